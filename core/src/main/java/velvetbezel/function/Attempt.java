@@ -1,0 +1,72 @@
+package velvetbezel.function;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.run.Arrival;
+import velvetbezel.run.Memory;
+import velvetbezel.run.Picture;
+import velvetbezel.run.Run;
+import velvetbezel.run.Settled;
+import velvetbezel.sheet.Port;
+import velvetbezel.state.VehicleState;
+import velvetbezel.units.Volts;
+
+/** One function tried on one run: every step of its scenario, and the first expectation that failed. */
+final class Attempt {
+    private final Function function;
+    private final List<Settled> steps = new ArrayList<>();
+    private int failedStep = -1;
+    private Expect failed;
+
+    Attempt(Function function, Run run, Memory start) {
+        this.function = function;
+        VehicleState state = VehicleState.AT_REST;
+        Memory memory = start;
+        for (Function.Scene scene : function.scenario()) {
+            state = scene.set().from(state);
+            Settled settled = run.in(state, memory);
+            memory = settled.memory();
+            steps.add(settled);
+            if (failed == null) scene.expects().stream().filter(e -> !holds(e, settled.picture())).findFirst().ifPresent(e -> {
+                failed = e;
+                failedStep = steps.size() - 1;
+            });
+        }
+    }
+
+    boolean fulfilled() { return failed == null; }
+
+    Expect failed() { return failed; }
+
+    int failedStep() { return failedStep; }
+
+    Picture picture(int step) { return steps.get(step).picture(); }
+
+    List<Settled> steps() { return steps; }
+
+    Function function() { return function; }
+
+    static boolean holds(Expect expect, Picture picture) {
+        if (expect instanceof Expect.Arrives e) return picture.arrival(e.at(), e.signal()).isPresent();
+        if (expect instanceof Expect.Shows e) return picture.shows().contains(e.instance() + ":" + e.what());
+        if (expect instanceof Expect.InMode e) return e.is().equals(picture.modes().get(e.instance() + "." + e.mode()));
+        if (expect instanceof Expect.Quiet e) return quiet(e, picture);
+        if (expect instanceof Expect.Not e) return !holds(e.expect(), picture);
+        if (expect instanceof Expect.Any e) return e.expects().stream().anyMatch(x -> holds(x, picture));
+        Expect.Reads e = (Expect.Reads) expect;
+        return reading(e, picture).filter(v -> v >= e.min() && v <= e.max()).isPresent();
+    }
+
+    static Optional<Double> reading(Expect.Reads e, Picture picture) {
+        return e.unit() == Expect.Reads.Unit.AMPS
+            ? Optional.of(picture.ampsAt(e.at()).value())
+            : picture.at(Paths.resolve(picture.installation(), e.at())).reading().map(Volts::value);
+    }
+
+    private static boolean quiet(Expect.Quiet e, Picture picture) {
+        Optional<Volts> limit = picture.installation().instance(e.at().instance())
+            .flatMap(i -> i.device().ports().stream().filter(p -> p.id().equals(e.at().port())).findFirst()).flatMap(Port::quiet);
+        return picture.arrivals(e.at()).stream().map(Arrival::noise).allMatch(n -> limit.isEmpty() || n.compareTo(limit.get()) <= 0);
+    }
+}

@@ -1,0 +1,67 @@
+package velvetbezel.function;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import velvetbezel.harness.Installation;
+import velvetbezel.harness.Instance;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.run.Assumption;
+import velvetbezel.run.Learned;
+import velvetbezel.run.Memory;
+import velvetbezel.run.Run;
+import velvetbezel.run.Settled;
+import velvetbezel.run.Window;
+import velvetbezel.sheet.Step;
+import velvetbezel.state.VehicleState;
+import velvetbezel.units.Volts;
+
+/**
+ * What is done once before an installation is used: set-up screens confirmed, buttons learned one by one.
+ * Done on the healthy design; faults are tried afterwards with what it stored.
+ */
+public record FirstUse(Learned learned, Memory memory) {
+    /** Voltages closer than this cannot be told apart (a step of a 10-bit converter at 5 V, from memory). */
+    private static final double RESOLUTION = 0.005;
+
+    public static FirstUse of(Installation healthy, Assumption assumption) {
+        Run run = new Run(healthy, Learned.NOTHING, assumption);
+        Map<String, Map<String, Window>> windows = new HashMap<>();
+        Memory memory = run.start();
+        for (Instance instance : healthy.instances())
+            for (Step.FirstUse use : instance.device().firstUse()) {
+                VehicleState state = use.set().from(VehicleState.AT_REST);
+                Settled settled = run.in(state, memory);
+                memory = settled.memory();
+                for (String terminal : use.learnAt())
+                    windows.put(instance.id() + "." + terminal, learn(run, state, memory, instance.terminal(terminal), healthy.recipe().vehicle().buttons()));
+            }
+        memory = run.in(VehicleState.AT_REST, memory).memory();
+        return new FirstUse(new Learned(windows), memory);
+    }
+
+    private record Reading(String button, double volts) {}
+
+    private static Map<String, Window> learn(Run run, VehicleState state, Memory memory, TerminalId at, List<String> buttons) {
+        List<Reading> readings = new ArrayList<>();
+        read(run.in(state.withButtons(Set.of()), memory), at, "", readings);
+        for (String button : buttons) read(run.in(state.withButtons(Set.of(button)), memory), at, button, readings);
+        readings.sort((a, b) -> Double.compare(a.volts, b.volts));
+        double idle = readings.stream().filter(r -> r.button.isEmpty()).mapToDouble(Reading::volts).findFirst().orElse(Double.NaN);
+        Map<String, Window> windows = new HashMap<>();
+        for (int i = 0; i < readings.size(); i++) {
+            Reading r = readings.get(i);
+            if (r.button.isEmpty() || Math.abs(r.volts - idle) < RESOLUTION) continue;
+            double low = i == 0 ? -1000 : (readings.get(i - 1).volts + r.volts) / 2;
+            double high = i == readings.size() - 1 ? 1000 : (readings.get(i + 1).volts + r.volts) / 2;
+            if (high - low > RESOLUTION) windows.put(r.button, new Window(low, high));
+        }
+        return windows;
+    }
+
+    private static void read(Settled settled, TerminalId at, String button, List<Reading> into) {
+        settled.picture().at(at).reading().map(Volts::value).ifPresent(v -> into.add(new Reading(button, v)));
+    }
+}

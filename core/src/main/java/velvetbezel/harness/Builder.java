@@ -1,0 +1,71 @@
+package velvetbezel.harness;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InnerWire;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Sheet;
+
+/** Builds installations from sheets: the factory one, and the one with the new radio and its kit. */
+public final class Builder {
+    /** Instance id of the radio, factory or new, so that functions can speak of "the radio". */
+    public static final String RADIO = "radio";
+    /** Instance id of the vehicle's plugs at the radio's place. */
+    public static final String CAR = "car";
+
+    private Builder() {}
+
+    /** The vehicle as it left its maker: its devices, its plugs, its radio. */
+    public static Installation factory(Sheet.Vehicle vehicle) { return build(new Recipe(vehicle, Optional.empty(), Map.of())); }
+
+    /** The vehicle with another radio and a kit of parts. */
+    public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
+        return build(Recipe.of(vehicle, radio, parts));
+    }
+
+    /** What is wrong with a sheet as built on its own: outputs tied together inside it. */
+    public static List<Fault> faultsOf(Sheet sheet) {
+        if (sheet instanceof Sheet.Vehicle vehicle) return factory(vehicle).faults();
+        Draft draft = new Draft();
+        if (sheet instanceof Sheet.Radio radio) draft.add(new Instance(RADIO, sheet.id(), Instance.Owner.RADIO, radio.device()));
+        if (sheet instanceof Sheet.Part part) part.device().ifPresent(d -> draft.add(new Instance(part.id(), sheet.id(), Instance.Owner.PART, d)));
+        return OutputsTied.in(draft);
+    }
+
+    static Installation build(Recipe recipe) {
+        Draft draft = new Draft();
+        Sheet.Vehicle vehicle = recipe.vehicle();
+        for (Device device : vehicle.devices()) draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
+        draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
+        carWires(draft, vehicle);
+        recipe.parts().forEach((id, part) -> part.device().ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
+        draft.add(recipe.radio().map(r -> new Instance(RADIO, r.id(), Instance.Owner.RADIO, r.device()))
+            .orElseGet(() -> new Instance(RADIO, vehicle.id(), Instance.Owner.RADIO, vehicle.radio())));
+        List<Mating> matings = new Matings(draft).make();
+        Joining joining = new Joining(draft);
+        joining.join();
+        return new Installation(recipe, draft.instances, draft.terminals, draft.conductors, joining.joints(), matings, joining.caps(),
+            OutputsTied.in(draft), Map.of(), Map.of(), Set.of());
+    }
+
+    private static void carWires(Draft draft, Sheet.Vehicle vehicle) {
+        for (Plug plug : vehicle.car().plugs())
+            for (Position p : plug.positions())
+                if (!p.empty()) draft.wire(vehicle.id(), new TerminalId(CAR, plug.id() + "." + p.number()), ofDevice(draft, p.to().orElseThrow()), p.gauge(), p.metres(), p.wired());
+        for (InnerWire wire : vehicle.wires())
+            draft.wire(vehicle.id(), ofDevice(draft, wire.from()), ofDevice(draft, wire.to()), wire.gauge(), wire.metres(), wire.wired());
+    }
+
+    /** "device.terminal" of a vehicle's sheet. */
+    private static TerminalId ofDevice(Draft draft, String reference) {
+        String device = reference.substring(0, reference.indexOf('.'));
+        String name = reference.substring(reference.indexOf('.') + 1);
+        return draft.instances.stream().filter(i -> i.id().equals(device)).findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("No device \"%s\" in %s.".formatted(device, reference))).terminal(name);
+    }
+}

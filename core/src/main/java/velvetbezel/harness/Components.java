@@ -1,0 +1,42 @@
+package velvetbezel.harness;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import velvetbezel.circuit.Islands;
+
+/** Terminals that hang together by conductors that may be closed, whatever the devices do. */
+final class Components {
+    private final Map<TerminalId, Integer> index = new HashMap<>();
+    private final List<TerminalId> terminals = new ArrayList<>();
+    private final Islands islands;
+
+    Components(List<Conductor> conductors) {
+        for (Conductor c : conductors) {
+            number(c.a());
+            number(c.b());
+        }
+        islands = new Islands(terminals.size());
+        for (Conductor c : conductors) if (c.mayBeClosed()) islands.join(index.get(c.a()), index.get(c.b()));
+    }
+
+    private void number(TerminalId id) {
+        if (index.putIfAbsent(id, terminals.size()) == null) terminals.add(id);
+    }
+
+    /** Everything that hangs together with the terminal, itself included. */
+    List<TerminalId> with(TerminalId id) {
+        Integer own = index.get(id);
+        if (own == null) return List.of(id);
+        return terminals.stream().filter(t -> islands.together(own, index.get(t))).toList();
+    }
+
+    /** All groups, in a stated order: that of their first conductor. */
+    List<List<TerminalId>> groups() {
+        Map<Integer, List<TerminalId>> groups = new LinkedHashMap<>();
+        for (TerminalId id : terminals) groups.computeIfAbsent(islands.of(index.get(id)), k -> new ArrayList<>()).add(id);
+        return List.copyOf(groups.values());
+    }
+}

@@ -1,0 +1,6 @@
+package velvetbezel.harness;
+
+/** Two plugs pushed together. */
+public record Mating(String instance, String plug, String otherInstance, String otherPlug, String family) {
+    public boolean touches(String who) { return instance.equals(who) || otherInstance.equals(who); }
+}

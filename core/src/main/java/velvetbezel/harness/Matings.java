@@ -1,0 +1,59 @@
+package velvetbezel.harness;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+
+/**
+ * Pushes plugs together: of the free plugs that fit, the one whose positions agree best. The car's plugs
+ * look for a part first, and for the radio itself only when no part fits.
+ */
+final class Matings {
+    private final Draft draft;
+    private final List<Mating> made = new ArrayList<>();
+    private final Set<String> taken = new HashSet<>();
+
+    Matings(Draft draft) { this.draft = draft; }
+
+    private record End(Instance instance, Plug plug) {
+        String key() { return instance.id() + "/" + plug.id(); }
+    }
+
+    List<Mating> make() {
+        List<End> ends = new ArrayList<>();
+        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) ends.add(new End(i, p));
+        for (End end : ends) {
+            if (taken.contains(end.key())) continue;
+            best(end, ends).ifPresent(other -> mate(end, other));
+        }
+        return made;
+    }
+
+    private Optional<End> best(End end, List<End> ends) {
+        return ends.stream()
+            .filter(o -> !taken.contains(o.key()) && !o.instance().id().equals(end.instance().id()) && o.plug().fits(end.plug()))
+            .max(Comparator.<End>comparingInt(o -> o.instance().owner() == Instance.Owner.PART ? 1 : 0)
+                .thenComparingInt(o -> agreement(end.plug(), o.plug()))
+                .thenComparing(Comparator.<End>comparingInt(ends::indexOf).reversed()));
+    }
+
+    private static int agreement(Plug a, Plug b) {
+        return (int) a.positions().stream().filter(p -> p.role().isPresent() && b.at(p.number()).filter(q -> q.role().equals(p.role())).isPresent()).count();
+    }
+
+    private void mate(End end, End other) {
+        taken.add(end.key());
+        taken.add(other.key());
+        made.add(new Mating(end.instance().id(), end.plug().id(), other.instance().id(), other.plug().id(), end.plug().family()));
+        for (Position p : end.plug().positions())
+            other.plug().at(p.number()).filter(q -> !p.empty() && !q.empty())
+                .ifPresent(q -> draft.contact(terminal(end, p), terminal(other, q)));
+    }
+
+    private static TerminalId terminal(End end, Position p) { return new TerminalId(end.instance().id(), end.plug().id() + "." + p.number()); }
+}

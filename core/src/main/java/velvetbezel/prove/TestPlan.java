@@ -1,0 +1,65 @@
+package velvetbezel.prove;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import velvetbezel.function.Catalogue;
+import velvetbezel.function.Function;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Hop;
+import velvetbezel.function.Outcome;
+import velvetbezel.harness.ConductorId;
+import velvetbezel.harness.Installation;
+import velvetbezel.harness.Joint;
+import velvetbezel.harness.JointId;
+
+/** The checks of an installation, in the order of the catalogue. */
+public record TestPlan(List<Check> checks) {
+    public TestPlan { checks = List.copyOf(checks); }
+
+    /** One check for each function that the car had or now has. */
+    public static TestPlan of(Installation installation, Catalogue catalogue, Map<FunctionId, Outcome> outcomes) {
+        Map<FunctionId, Set<JointId>> used = new LinkedHashMap<>();
+        Map<JointId, Integer> users = new HashMap<>();
+        outcomes.forEach((id, outcome) -> {
+            Set<JointId> joints = joints(installation, path(outcome));
+            used.put(id, joints);
+            joints.forEach(j -> users.merge(j, 1, Integer::sum));
+        });
+        List<Check> checks = new ArrayList<>();
+        for (Function f : catalogue.functions()) {
+            Outcome outcome = outcomes.get(f.id());
+            if (outcome == null || outcome instanceof Outcome.Absent) continue;
+            List<JointId> suspects = used.get(f.id()).stream().sorted(Comparator.comparing(users::get)).toList();
+            checks.add(new Check(f, outcome, expected(f, outcome), suspects));
+        }
+        return new TestPlan(checks);
+    }
+
+    private static String expected(Function f, Outcome outcome) {
+        if (outcome instanceof Outcome.Lost lost) return "Lost: " + lost.at().why();
+        return outcome instanceof Outcome.Changed changed ? f.expected() + " Changed: " + String.join(", ", changed.how()) + "." : f.expected();
+    }
+
+    private static List<Hop> path(Outcome outcome) {
+        if (outcome instanceof Outcome.Kept kept) return kept.path();
+        if (outcome instanceof Outcome.Changed changed) return changed.path();
+        return outcome instanceof Outcome.Gained gained ? gained.path() : List.of();
+    }
+
+    private static Set<JointId> joints(Installation installation, List<Hop> path) {
+        Set<JointId> joints = new LinkedHashSet<>();
+        for (Hop hop : path) if (hop instanceof Hop.Over over) joint(installation, over.conductor()).ifPresent(joints::add);
+        return joints;
+    }
+
+    private static Optional<JointId> joint(Installation installation, ConductorId conductor) {
+        return installation.joints().stream().filter(j -> j.leads().stream().anyMatch(l -> ConductorId.leg(j.id(), l).equals(conductor))).map(Joint::id).findFirst();
+    }
+}

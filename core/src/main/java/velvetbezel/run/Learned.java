@@ -1,0 +1,13 @@
+package velvetbezel.run;
+
+import java.util.Map;
+import java.util.Optional;
+
+/** Windows a device has stored at first use: "instance.terminal" → button → window. */
+public record Learned(Map<String, Map<String, Window>> windows) {
+    public static final Learned NOTHING = new Learned(Map.of());
+
+    public Learned { windows = Map.copyOf(windows); }
+
+    Optional<Window> window(String terminal, String button) { return Optional.ofNullable(windows.getOrDefault(terminal, Map.of()).get(button)); }
+}

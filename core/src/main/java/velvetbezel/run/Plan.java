@@ -1,0 +1,111 @@
+package velvetbezel.run;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import velvetbezel.harness.Conductor;
+import velvetbezel.harness.Installation;
+import velvetbezel.harness.Instance;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.sheet.Choice;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Effect;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Port;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Rule;
+
+/** An installation numbered for running: nodes, rules and ports have places in lists. Node 0 is battery minus. */
+final class Plan {
+    static final TerminalId REFERENCE = new TerminalId("battery", "minus");
+
+    /** A rule with its device. */
+    record Ruled(int index, Unit unit, Rule rule, RuleRef ref) {}
+
+    /** A port with its nodes; −1 where it has none. */
+    record Socket(int index, Unit unit, Port port, PortRef ref, int plus, int minus) {}
+
+    /** A device with its names resolved. */
+    static final class Unit {
+        final Instance instance;
+        final Map<String, Integer> nodes = new HashMap<>();
+        final Map<String, Socket> sockets = new LinkedHashMap<>();
+
+        Unit(Instance instance) { this.instance = instance; }
+
+        String id() { return instance.id(); }
+
+        Device device() { return instance.device(); }
+
+        int node(String terminal) { return nodes.get(terminal); }
+    }
+
+    final Installation installation;
+    final Map<TerminalId, Integer> nodes = new LinkedHashMap<>();
+    final List<TerminalId> terminals = new ArrayList<>();
+    final List<Unit> units = new ArrayList<>();
+    final List<Ruled> rules = new ArrayList<>();
+    final Map<RuleRef, Ruled> rulesByRef = new HashMap<>();
+    /** Rules that enter a mode. */
+    final List<Ruled> entering = new ArrayList<>();
+    final List<Socket> sockets = new ArrayList<>();
+    final Map<PortRef, Socket> byRef = new HashMap<>();
+    final Map<String, String> startModes = new LinkedHashMap<>();
+    final Map<String, String> startSettings = new HashMap<>();
+
+    Plan(Installation installation) {
+        this.installation = installation;
+        number(REFERENCE);
+        for (Instance instance : installation.instances()) units.add(unit(instance));
+        for (Conductor c : installation.conductors()) {
+            number(c.a());
+            number(c.b());
+        }
+        for (Unit unit : units) for (Rule rule : unit.device().rules()) rules.add(new Ruled(rules.size(), unit, rule, new RuleRef(unit.id(), rule.id())));
+        for (Ruled r : rules) {
+            rulesByRef.put(r.ref(), r);
+            if (r.rule().then().stream().anyMatch(Effect.Enter.class::isInstance)) entering.add(r);
+        }
+        for (Unit unit : units) {
+            for (Choice mode : unit.device().modes()) startModes.put(unit.id() + "." + mode.name(), installation.modes().getOrDefault(unit.id() + "." + mode.name(), mode.start()));
+            for (Choice setting : unit.device().settings()) startSettings.put(unit.id() + "." + setting.name(), setting.start());
+        }
+        startSettings.putAll(installation.settings());
+    }
+
+    private Unit unit(Instance instance) {
+        Unit unit = new Unit(instance);
+        Device device = instance.device();
+        for (String name : device.terminals()) unit.nodes.put(name, number(new TerminalId(instance.id(), name)));
+        device.leads().forEach(l -> unit.nodes.put(l.name(), number(new TerminalId(instance.id(), l.name()))));
+        for (Plug plug : device.plugs()) for (Position p : plug.positions()) position(unit, plug, p);
+        for (Port port : device.ports()) {
+            int plus = port.plus().map(unit::node).orElse(-1);
+            int minus = port.minus().map(unit::node).orElse(-1);
+            Socket socket = new Socket(sockets.size(), unit, port, new PortRef(unit.id(), port.id()), plus, minus);
+            sockets.add(socket);
+            byRef.put(socket.ref(), socket);
+            unit.sockets.put(port.id(), socket);
+        }
+        return unit;
+    }
+
+    private void position(Unit unit, Plug plug, Position p) {
+        String local = plug.id() + "." + p.number();
+        int node = number(new TerminalId(unit.id(), local));
+        unit.nodes.put(local, node);
+        if (!p.name().isEmpty()) unit.nodes.put(p.name(), node);
+    }
+
+    private int number(TerminalId id) {
+        return nodes.computeIfAbsent(id, k -> {
+            terminals.add(k);
+            return terminals.size() - 1;
+        });
+    }
+
+    /** Whether a rule can change currents and voltages. */
+    static boolean electrical(Rule rule) { return rule.then().stream().anyMatch(Effect::electrical); }
+}

@@ -1,0 +1,71 @@
+package velvetbezel.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import velvetbezel.units.Gauge;
+import velvetbezel.units.WireColour;
+
+/**
+ * Reads facts: a plain value (which has the sheet's own provenance), {@code {"value":…, "from":…}}, a list
+ * of such claims, or {@code {"missing": true}}.
+ */
+final class FactReader {
+    private static final String ORIGINS = "measured, printed, catalogue, stated, assumed";
+    private final String sheet;
+    private final Provenance usual;
+
+    FactReader(String sheet, Provenance usual) {
+        this.sheet = sheet;
+        this.usual = usual;
+    }
+
+    Fact<WireColour> colour(Node node) {
+        return read(node, n -> n.one(WireColour::read, WireColour.expected(), null));
+    }
+
+    /** An AWG number, or a text such as "0.75 mm²". */
+    Fact<Gauge> gauge(Node node) {
+        return read(node, n -> {
+            if (n.isNumber()) return Gauge.awg(n.number(-3, 40));
+            return n.one(FactReader::squareMillimetres, "an AWG number from -3 to 40, or a text such as \"0.75 mm²\"", null);
+        });
+    }
+
+    private static Optional<Gauge> squareMillimetres(String text) {
+        String number = text.replaceAll("\\s*mm(²|2)$", "").replace(',', '.');
+        return number.matches("\\d{1,3}(\\.\\d+)?") && Double.parseDouble(number) > 0
+            ? Optional.of(new Gauge(Double.parseDouble(number))) : Optional.empty();
+    }
+
+    Fact<Boolean> truth(Node node) {
+        return node.present() ? read(node, n -> n.truth(true)) : new Fact.Known<>(true, usual);
+    }
+
+    private <T> Fact<T> read(Node node, Function<Node, T> value) {
+        FieldRef field = new FieldRef(sheet, node.path());
+        if (!node.present() || node.has("missing")) return Fact.missing(field);
+        if (!node.isList()) return claim(node, value).<Fact<T>>map(c -> c).orElse(Fact.missing(field));
+        List<Fact.Known<T>> claims = new ArrayList<>();
+        for (Node entry : node.list()) claim(entry, value).ifPresent(claims::add);
+        return Fact.settle(field, claims);
+    }
+
+    private <T> Optional<Fact.Known<T>> claim(Node node, Function<Node, T> value) {
+        Provenance from = usual;
+        Node said = node;
+        if (node.isObject()) {
+            node.only("value", "from", "by", "date");
+            from = provenance(node);
+            said = node.at("value");
+        }
+        T read = value.apply(said);
+        return read == null ? Optional.empty() : Optional.of(new Fact.Known<>(read, from));
+    }
+
+    static Provenance provenance(Node node) {
+        return new Provenance(node.at("from").one(Provenance.Origin::find, ORIGINS, Provenance.Origin.ASSUMED),
+            node.at("by").text(""), node.at("date").text(""));
+    }
+}

@@ -1,0 +1,4 @@
+package velvetbezel.sheet;
+
+/** A conductor of the sheet itself, between two terminals named within the device, or device.terminal in a vehicle. */
+public record InnerWire(String from, String to, Fact<velvetbezel.units.Gauge> gauge, double metres, Fact<Boolean> wired) {}

@@ -1,0 +1,56 @@
+package velvetbezel.sheet;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A document of the library. */
+public sealed interface Sheet {
+    Header header();
+
+    default String id() { return header().id(); }
+
+    default String name() { return header().name(); }
+
+    /** @param from where the sheet's facts come from unless a fact says otherwise */
+    record Header(String id, String name, Provenance from) {}
+
+    /**
+     * A vehicle of one trim and audio system.
+     *
+     * @param car     the plugs at the factory radio's place; each position says where its wire goes
+     * @param radio   the factory radio
+     * @param wires   the vehicle's own wires between its devices
+     * @param buttons the steering-wheel buttons, in the order in which they are learned
+     */
+    record Vehicle(Header header, String make, String model, String trim, int fromYear, int toYear, Opening opening,
+                   boolean amplified, boolean northAmerica, List<Device> devices, Device car, Device radio,
+                   List<InnerWire> wires, List<String> buttons, List<Caution> cautions) implements Sheet {
+        public Vehicle {
+            devices = List.copyOf(devices);
+            wires = List.copyOf(wires);
+            buttons = List.copyOf(buttons);
+            cautions = List.copyOf(cautions);
+        }
+    }
+
+    /** @param priceCents price in hundredths of the workshop's currency, tax included */
+    record Radio(Header header, Opening size, long priceCents, Device device) implements Sheet {}
+
+    /**
+     * A part of a kit.
+     *
+     * @param holds    for what holds a radio: the car's opening, the radio's size and the vehicles it is made for
+     * @param device   empty for a part without wires
+     * @param minutes  labour to fit it
+     * @param vehicles sheets it is made for; empty when its plugs alone decide
+     */
+    record Part(Header header, PartKind kind, long priceCents, int minutes, Optional<Holds> holds,
+                Optional<Device> device, List<String> vehicles) implements Sheet {
+        public Part { vehicles = List.copyOf(vehicles); }
+    }
+
+    record Holds(Opening opening, Opening radio) {}
+
+    /** A warning of this vehicle, shown at the station where it matters. */
+    record Caution(String station, String text, String why) {}
+}

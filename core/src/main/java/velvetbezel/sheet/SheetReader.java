@@ -1,0 +1,116 @@
+package velvetbezel.sheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Reads one sheet from a tree of maps, lists, texts, numbers and booleans (what any JSON parser gives).
+ * Nothing is read by halves: either a sheet comes out, or every fault at once with its field.
+ */
+public final class SheetReader {
+    public static final String FORMAT = "velvet-bezel/sheet";
+    public static final int VERSION = 1;
+    private static final long MOST_CENTS = 100_000_000;
+    private final List<Fault> faults = new ArrayList<>();
+
+    private SheetReader() {}
+
+    /** @throws InvalidInput with every fault */
+    public static Sheet read(Object tree) {
+        SheetReader reader = new SheetReader();
+        Sheet sheet = reader.sheet(Node.root(tree, reader.faults));
+        if (!reader.faults.isEmpty()) throw new InvalidInput(reader.faults.stream().distinct().toList());
+        return sheet;
+    }
+
+    /** Format, version, id, name and provenance, which every document has. */
+    public static Sheet.Header header(Node node) {
+        if (!node.isObject()) node.fault("is no sheet; expected a JSON object.");
+        node.at("format").one(f -> f.equals(FORMAT) ? Optional.of(f) : Optional.empty(), FORMAT, FORMAT);
+        if (node.at("version").isNumber() && node.at("version").number(-1e9, 1e9) > VERSION)
+            node.at("version").fault("is newer than this program, which reads up to version %d. Update the program, or export the sheet from the older one.".formatted(VERSION));
+        else node.at("version").whole(1, VERSION);
+        String id = node.at("id").text();
+        if (!id.equals("?") && !id.matches("[a-z0-9][a-z0-9-]{1,59}"))
+            node.at("id").fault("\"%s\" is no id; 2 to 60 small letters, digits and hyphens.".formatted(id));
+        return new Sheet.Header(id, node.at("name").text(), FactReader.provenance(node.at("source").only("from", "by", "date")));
+    }
+
+    private Sheet sheet(Node node) {
+        Sheet.Header header = header(node);
+        FactReader facts = new FactReader(header.id(), header.from());
+        String kind = node.at("kind").one(k -> List.of("vehicle", "radio", "part").contains(k) ? Optional.of(k) : Optional.empty(), "vehicle, radio, part", "");
+        return switch (kind) {
+            case "vehicle" -> vehicle(node, header, facts);
+            case "radio" -> radio(node, header, facts);
+            case "part" -> part(node, header, facts);
+            default -> null;
+        };
+    }
+
+    private static long cents(Node node) { return Math.round(node.number(0, MOST_CENTS / 100.0) * 100); }
+
+    private static Opening opening(Node node) { return node.one(Opening::find, "one-DIN, two-DIN", Opening.ONE_DIN); }
+
+    private static Sheet.Radio radio(Node node, Sheet.Header header, FactReader facts) {
+        node.only("format", "version", "kind", "id", "name", "source", "size", "price", "device");
+        return new Sheet.Radio(header, opening(node.at("size")), cents(node.at("price")), new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")));
+    }
+
+    private static Sheet.Part part(Node node, Sheet.Header header, FactReader facts) {
+        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "holds", "device", "vehicles");
+        PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
+        Optional<Sheet.Holds> holds = node.has("holds")
+            ? Optional.of(new Sheet.Holds(opening(node.at("holds").only("opening", "radio").at("opening")), opening(node.at("holds").at("radio")))) : Optional.empty();
+        if (kind == PartKind.DASH_KIT && holds.isEmpty()) node.at("holds").fault("is missing; a dash kit says which opening it fills and which radio it takes.");
+        if (kind != PartKind.DASH_KIT && !node.has("device")) node.at("device").fault("is missing; only a dash kit has no wires.");
+        return new Sheet.Part(header, kind, cents(node.at("price")), node.at("minutes").whole(0, 6000), holds,
+            node.has("device") ? Optional.of(new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device"))) : Optional.empty(),
+            node.at("vehicles").texts());
+    }
+
+    private static Sheet.Vehicle vehicle(Node node, Sheet.Header header, FactReader facts) {
+        node.only("format", "version", "kind", "id", "name", "source", "make", "model", "trim", "years", "opening", "audio system", "north america",
+            "devices", "plugs", "radio", "wires", "buttons", "cautions");
+        DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
+        List<Device> devices = node.at("devices").list().stream().map(reader::device).toList();
+        Device car = new Device("car", "car", reader.plugs(node.at("plugs")), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+            java.util.Map.of(), List.of(), List.of());
+        Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
+        List<String> terminals = terminals(devices);
+        DeviceReader.twice(node.at("devices"), devices.stream().map(Device::id).toList(), "device");
+        if (!terminals.contains("battery.minus")) node.at("devices").fault("has no device \"battery\" with a terminal \"minus\"; every voltage is measured against it.");
+        checkEnds(node.at("plugs"), terminals);
+        List<InnerWire> wires = node.at("wires").list().stream().map(n -> reader.wire(n, terminals)).toList();
+        String audio = node.at("audio system").one(a -> List.of("plain", "amplified").contains(a) ? Optional.of(a) : Optional.empty(), "plain, amplified", "plain");
+        List<Node> years = node.at("years").list();
+        if (years.size() != 2) node.at("years").fault("expected the first and the last model year, as a list of two.");
+        int from = years.size() == 2 ? years.get(0).whole(1950, 2100) : 1950;
+        int to = years.size() == 2 ? years.get(1).whole(1950, 2100) : 2100;
+        if (from > to) node.at("years").fault("the first year, %d, is after the last, %d.".formatted(from, to));
+        return new Sheet.Vehicle(header, node.at("make").text(), node.at("model").text(), node.at("trim").text(), from, to, opening(node.at("opening")),
+            audio.equals("amplified"), node.at("north america").truth(false), devices, car, radio, wires, node.at("buttons").texts(),
+            node.at("cautions").list().stream().map(n -> new Sheet.Caution(n.only("station", "text", "why").at("station").text(), n.at("text").text(), n.at("why").text(""))).toList());
+    }
+
+    private static List<String> terminals(List<Device> devices) {
+        List<String> names = new ArrayList<>();
+        for (Device device : devices) {
+            device.terminals().forEach(t -> names.add(device.id() + "." + t));
+            device.leads().forEach(l -> names.add(device.id() + "." + l.name()));
+            for (Plug plug : device.plugs())
+                for (Position p : plug.positions()) names.add(device.id() + "." + (p.name().isEmpty() ? plug.id() + "." + p.number() : p.name()));
+        }
+        return names;
+    }
+
+    private static void checkEnds(Node plugs, List<String> terminals) {
+        for (Node plug : plugs.list())
+            for (Node position : plug.at("positions").list()) {
+                Node to = position.at("to");
+                if (to.isText() && !terminals.contains(to.text()))
+                    to.fault("\"%s\" is no terminal of a device of this vehicle; known: %s.".formatted(to.text(), String.join(", ", terminals)));
+            }
+    }
+}

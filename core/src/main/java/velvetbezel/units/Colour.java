@@ -1,0 +1,44 @@
+package velvetbezel.units;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Insulation colours, with their IEC 60757 codes and the short forms that people also write. */
+public enum Colour {
+    BLACK("BK", "BLK", "SCHWARZ"),
+    BROWN("BN", "BRN", "BR"),
+    RED("RD", "R"),
+    ORANGE("OG", "ORG", "OR", "ORN"),
+    YELLOW("YE", "YEL", "Y"),
+    GREEN("GN", "GRN"),
+    BLUE("BU", "BLU"),
+    VIOLET("VT", "VIO", "PURPLE", "PUR", "LILAC"),
+    GREY("GY", "GRAY", "GRY"),
+    WHITE("WH", "WHT", "W"),
+    PINK("PK", "PNK"),
+    TURQUOISE("TQ", "TURQ"),
+    LIGHT_GREEN("LG", "LTGN"),
+    LIGHT_BLUE("LB", "LTBU");
+
+    private final String code;
+    private final List<String> alsoWritten;
+
+    Colour(String code, String... alsoWritten) {
+        this.code = code;
+        this.alsoWritten = List.of(alsoWritten);
+    }
+
+    /** IEC 60757 code; the two light shades, which that standard lacks, carry codes of ours. */
+    public String code() { return code; }
+
+    public String word() { return name().toLowerCase(Locale.ROOT).replace('_', ' '); }
+
+    static Optional<Colour> find(String text) {
+        String key = text.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
+        return Arrays.stream(values())
+            .filter(c -> c.name().equals(key) || c.code.equals(key) || c.alsoWritten.contains(key))
+            .findFirst();
+    }
+}

@@ -1,0 +1,77 @@
+package velvetbezel;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.function.Catalogue;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcome;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Builder;
+import velvetbezel.harness.Installation;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
+
+/** The demo sheets as test benches: invented cars, radios and parts. */
+public final class Demo {
+    private static final Path FOLDER = Path.of("..", "demo");
+    private static final JsonMapper JSON = new JsonMapper();
+    public static final Catalogue CATALOGUE = Catalogue.read(tree("functions"));
+
+    private Demo() {}
+
+    public static String text(String id) {
+        try (Stream<Path> files = Files.walk(FOLDER)) {
+            return Files.readString(files.filter(f -> f.getFileName().toString().equals(id + ".json")).findFirst().orElseThrow(() -> new IllegalArgumentException("No demo sheet " + id)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public static Object tree(String id) { return parse(text(id)); }
+
+    public static Object parse(String json) { return JSON.readValue(json, Object.class); }
+
+    public static Sheet sheet(String id) { return SheetReader.read(tree(id)); }
+
+    public static Sheet.Vehicle vehicle(String id) { return (Sheet.Vehicle) sheet(id); }
+
+    /** A vehicle whose sheet's text was changed before it was read. */
+    public static Sheet.Vehicle vehicle(String id, UnaryOperator<String> change) {
+        String text = text(id);
+        String changed = change.apply(text);
+        if (changed.equals(text)) throw new IllegalArgumentException("The change of " + id + " changes nothing.");
+        return (Sheet.Vehicle) SheetReader.read(parse(changed));
+    }
+
+    public static Sheet.Vehicle minibus() { return vehicle("corrick-ferryman-2006"); }
+
+    public static Sheet.Vehicle crossover() { return vehicle("meridale-plover-2019-amplified"); }
+
+    public static Sheet.Radio radio(String id) { return (Sheet.Radio) sheet(id); }
+
+    public static List<Sheet.Part> parts(String... ids) { return Arrays.stream(ids).map(id -> (Sheet.Part) sheet(id)).toList(); }
+
+    public static Installation fit(Sheet.Vehicle vehicle, String radio, String... parts) { return Builder.replacement(vehicle, radio(radio), parts(parts)); }
+
+    /** The minibus as it is done in the demo: steering tail, no exchanged adapter. */
+    public static Installation minibusJob() { return fit(minibus(), "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering"); }
+
+    /** The crossover as it is done in the demo: everything through the data module. */
+    public static Installation crossoverJob() {
+        return fit(crossover(), "ondel-47", "quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed");
+    }
+
+    public static Map<FunctionId, Outcome> outcomes(Installation installation) {
+        return Outcomes.compare(Builder.factory(installation.recipe().vehicle()), installation, CATALOGUE);
+    }
+
+    public static Outcome outcome(Installation installation, String function) { return outcomes(installation).get(new FunctionId(function)); }
+}

@@ -1,0 +1,2 @@
+/** Checks of the circuit solution against ngspice and against laws. */
+package velvetbezel.circuit;
