@@ -1,0 +1,35 @@
+package velvetbezel.store;
+
+import java.util.Map;
+import java.util.Optional;
+import velvetbezel.function.Catalogue;
+import velvetbezel.harness.Builder;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
+
+/**
+ * A sheet or catalogue with its JSON text, read and checked.
+ *
+ * @param sheet     empty for the catalogue of functions
+ * @param catalogue empty for a sheet
+ */
+public record Document(String id, String kind, String name, String body, Optional<Sheet> sheet, Optional<Catalogue> catalogue) {
+    /** @throws InvalidInput with every fault */
+    public static Document read(String body) {
+        Object tree = Json.parse(body);
+        if (tree instanceof Map<?, ?> map && "functions".equals(map.get("kind"))) {
+            Catalogue catalogue = Catalogue.read(tree);
+            return new Document(catalogue.id(), "functions", "Functions", body, Optional.empty(), Optional.of(catalogue));
+        }
+        Sheet sheet = SheetReader.read(tree);
+        java.util.List<Fault> faults = Builder.faultsOf(sheet);
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        return new Document(sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty());
+    }
+
+    private static String kind(Sheet sheet) {
+        return sheet instanceof Sheet.Vehicle ? "vehicle" : sheet instanceof Sheet.Radio ? "radio" : "part";
+    }
+}

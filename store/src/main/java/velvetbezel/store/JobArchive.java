@@ -1,0 +1,209 @@
+package velvetbezel.store;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Node;
+
+/**
+ * A job as one ZIP: job.json (fields and log) and sheets/*.json (every sheet the job uses). It reads back in
+ * without loss: sheets that differ from the library's are kept for that job alone.
+ */
+public class JobArchive {
+    private static final String FORMAT = "velvet-bezel/job";
+    private static final int VERSION = 1;
+    private static final int MOST_BYTES = 20_000_000;
+    private static final int MOST_ENTRIES = 500;
+    private final Jobs jobs;
+    private final Library library;
+
+    public JobArchive(Jobs jobs, Library library) {
+        this.jobs = jobs;
+        this.library = library;
+    }
+
+    /** @param sheets ids of the sheets the job uses */
+    public byte[] write(Job job, List<String> sheets) {
+        Map<String, String> own = jobs.ownSheets(job.id());
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            entry(zip, "job.json", Json.write(tree(job)));
+            for (String id : sheets) {
+                String body = own.containsKey(id) ? own.get(id) : library.find(id).map(Document::body).orElseThrow();
+                entry(zip, "sheets/" + id + ".json", Json.write(Json.parse(body)));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    private static void entry(ZipOutputStream zip, String name, String text) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(0);
+        zip.putNextEntry(entry);
+        zip.write(text.getBytes(StandardCharsets.UTF_8));
+        zip.closeEntry();
+    }
+
+    private Map<String, Object> tree(Job job) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        tree.put("format", FORMAT);
+        tree.put("version", VERSION);
+        tree.put("id", job.id().toString());
+        tree.put("number", job.number());
+        tree.put("title", job.title());
+        tree.put("fields", new TreeMap<>(job.fields()));
+        List<Object> log = new ArrayList<>();
+        for (LogEntry e : jobs.log(job.id())) {
+            Map<String, Object> line = new LinkedHashMap<>();
+            line.put("seq", e.seq());
+            line.put("at", e.at().toString());
+            line.put("who", e.who());
+            line.put("what", e.what());
+            e.undoOf().ifPresent(u -> line.put("undo of", u));
+            line.put("changes", e.changes().stream().map(JobArchive::tree).toList());
+            log.add(0, line);
+        }
+        tree.put("log", log);
+        return tree;
+    }
+
+    private static Map<String, Object> tree(LogEntry.Change c) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        tree.put("field", c.field());
+        c.before().ifPresent(b -> tree.put("before", b));
+        c.after().ifPresent(a -> tree.put("after", a));
+        return tree;
+    }
+
+    /** @throws InvalidInput with every fault; nothing is written then */
+    public Job read(byte[] bytes) {
+        Map<String, String> files = unzip(bytes);
+        List<Fault> faults = new ArrayList<>();
+        List<Document> own = sheets(files, faults);
+        Node job = job(files, faults);
+        Map<String, String> fields = new LinkedHashMap<>();
+        job.at("fields").fields().forEach((name, node) -> fields.put(name, text(node)));
+        List<LogEntry> log = job.at("log").list().stream().map(JobArchive::entry).toList();
+        UUID id = uuid(job.at("id"));
+        int number = job.at("number").whole(1, 10_000_000);
+        String title = job.at("title").text();
+        for (String used : used(fields))
+            if (!files.containsKey("sheets/" + used + ".json")) faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
+        if (log.isEmpty()) job.at("log").fault("is missing or empty; a job has at least the entry that opened it.");
+        if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
+        return jobs.restore(id, number, title, fields, log, own);
+    }
+
+    private static Map<String, String> unzip(byte[] bytes) {
+        Map<String, String> files = new LinkedHashMap<>();
+        if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K') throw new InvalidInput("archive", "is no ZIP file. Choose a job archive that was saved at Hand over.");
+        int total = 0;
+        boolean complete = endsProperly(bytes);
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                byte[] content = zip.readNBytes(MOST_BYTES - total + 1);
+                total += content.length;
+                if (total > MOST_BYTES || files.size() >= MOST_ENTRIES) throw new InvalidInput("archive", "is larger than %d MB or %d files unpacked, more than any job.".formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
+                if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null) throw new InvalidInput(e.getName(), "comes twice in the archive.");
+            }
+        } catch (IOException e) {
+            complete = false;
+        }
+        if (!complete) throw new InvalidInput("archive", "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported.");
+        return files;
+    }
+
+    /** A whole ZIP ends with its directory, whose signature stands in the last 64 KiB. */
+    private static boolean endsProperly(byte[] b) {
+        for (int i = b.length - 22; i >= Math.max(0, b.length - 65_557); i--)
+            if (b[i] == 'P' && b[i + 1] == 'K' && b[i + 2] == 5 && b[i + 3] == 6) return true;
+        return false;
+    }
+
+    /** Reads every sheet; those the library has in the same form are not kept again. */
+    private List<Document> sheets(Map<String, String> files, List<Fault> faults) {
+        List<Document> own = new ArrayList<>();
+        files.forEach((name, text) -> {
+            if (name.equals("job.json")) return;
+            if (!name.matches("sheets/[a-z0-9-]+\\.json")) {
+                faults.add(new Fault(name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
+                return;
+            }
+            try {
+                Document document = Document.read(text);
+                if (!name.equals("sheets/" + document.id() + ".json")) faults.add(new Fault(name, "holds the sheet \"%s\"; file and sheet must have one name.".formatted(document.id())));
+                if (library.find(document.id()).filter(d -> Json.same(d.body(), document.body())).isEmpty()) own.add(document);
+            } catch (InvalidInput e) {
+                e.faults().forEach(f -> faults.add(new Fault(name + ": " + f.field(), f.message())));
+            }
+        });
+        return own;
+    }
+
+    private static Node job(Map<String, String> files, List<Fault> faults) {
+        if (!files.containsKey("job.json")) throw new InvalidInput("job.json", "is missing from the archive. Choose a job archive that was saved at Hand over.");
+        Object tree;
+        try {
+            tree = Json.parse(files.get("job.json"));
+        } catch (InvalidInput e) {
+            throw new InvalidInput("job.json, " + e.faults().get(0).field(), e.faults().get(0).message());
+        }
+        Node job = Node.root(tree, faults).only("format", "version", "id", "number", "title", "fields", "log");
+        job.at("format").one(f -> f.equals(FORMAT) ? Optional.of(f) : Optional.empty(), FORMAT, FORMAT);
+        if (job.at("version").isNumber() && job.at("version").number(-1e9, 1e9) > VERSION)
+            job.at("version").fault("The archive is of version %.0f and this program reads up to %d. Update the program first.".formatted(job.at("version").number(-1e9, 1e9), VERSION));
+        else job.at("version").whole(1, VERSION);
+        return job;
+    }
+
+    /** Field values may be empty texts. */
+    private static String text(Node node) { return node.text(""); }
+
+    private static LogEntry entry(Node node) {
+        node.only("seq", "at", "who", "what", "undo of", "changes");
+        Instant at = Instant.EPOCH;
+        try {
+            at = Instant.parse(node.at("at").text());
+        } catch (DateTimeParseException e) {
+            node.at("at").fault("is no time; expected one such as 2026-11-02T09:30:00Z.");
+        }
+        Optional<Long> undoOf = node.has("undo of") ? Optional.of((long) node.at("undo of").whole(1, Integer.MAX_VALUE)) : Optional.empty();
+        return new LogEntry(node.at("seq").whole(1, Integer.MAX_VALUE), at, node.at("who").text(), node.at("what").text(), undoOf,
+            node.at("changes").list().stream().map(c -> new LogEntry.Change(c.at("field").text(), c.at("before").optionalText(), c.at("after").optionalText())).toList());
+    }
+
+    private static UUID uuid(Node node) {
+        try {
+            return UUID.fromString(node.text());
+        } catch (IllegalArgumentException e) {
+            node.fault("is no job id.");
+            return new UUID(0, 0);
+        }
+    }
+
+    /** Sheets a job's fields name. */
+    public static List<String> used(Map<String, String> fields) {
+        List<String> used = new ArrayList<>();
+        for (String field : List.of("vehicle", "radio")) if (fields.containsKey(field)) used.add(fields.get(field));
+        for (String part : fields.getOrDefault("parts", "").split(",")) if (!part.isBlank()) used.add(part.strip());
+        return used;
+    }
+}

@@ -1,0 +1,34 @@
+package velvetbezel.store;
+
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.sheet.InvalidInput;
+
+/** JSON text to trees of maps, lists, texts and numbers, and back. A field given twice is an error. */
+public final class Json {
+    private static final JsonMapper STRICT = JsonMapper.builder(JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).enable(SerializationFeature.INDENT_OUTPUT).build();
+
+    private Json() {}
+
+    /** @throws InvalidInput with line and column where the text is no JSON */
+    public static Object parse(String text) {
+        try {
+            return STRICT.readValue(text, Object.class);
+        } catch (JacksonException e) {
+            TokenStreamLocation at = e.getLocation();
+            String place = at == null ? "the text" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+            throw new InvalidInput(place, "is no JSON: " + e.getOriginalMessage());
+        }
+    }
+
+    public static String write(Object tree) { return STRICT.writeValueAsString(tree); }
+
+    /** Same content, whatever the order of fields and the white space. */
+    public static boolean same(String a, String b) { return STRICT.readTree(a).equals(STRICT.readTree(b)); }
+}

@@ -1,0 +1,108 @@
+package velvetbezel.store;
+
+import static velvetbezel.store.rows.Tables.SHEET;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jooq.DSLContext;
+import org.jooq.JSONB;
+import org.jooq.Record3;
+import velvetbezel.function.Catalogue;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Sheet;
+
+/** The sheets of the workshop. Documents are read once per revision and kept. */
+public class Library {
+    private final DSLContext db;
+    private final Map<String, Read> known = new ConcurrentHashMap<>();
+
+    private record Read(int revision, Document document) {}
+
+    /** One line of a list. */
+    public record Entry(String id, String kind, String name, int revision) {}
+
+    public Library(DSLContext db) { this.db = db; }
+
+    public List<Entry> entries(String kind) {
+        return db.select(SHEET.ID, SHEET.KIND, SHEET.NAME, SHEET.REVISION).from(SHEET).where(SHEET.KIND.eq(kind)).orderBy(SHEET.NAME)
+            .fetch(r -> new Entry(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    public Optional<Document> find(String id) {
+        Integer revision = db.select(SHEET.REVISION).from(SHEET).where(SHEET.ID.eq(id)).fetchOne(SHEET.REVISION);
+        if (revision == null) return Optional.empty();
+        Read read = known.get(id);
+        if (read != null && read.revision == revision) return Optional.of(read.document);
+        Record3<String, Integer, JSONB> row = db.select(SHEET.ID, SHEET.REVISION, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(id)).fetchOne();
+        if (row == null) return Optional.empty();
+        Document document = Document.read(row.value3().data());
+        known.put(id, new Read(row.value2(), document));
+        return Optional.of(document);
+    }
+
+    /** Revisions of all sheets together: changes whenever any sheet does. */
+    public String revision() {
+        return db.select(org.jooq.impl.DSL.sum(SHEET.REVISION), org.jooq.impl.DSL.count()).from(SHEET).fetchSingle(r -> r.value1() + "/" + r.value2());
+    }
+
+    public List<Sheet.Radio> radios() { return all("radio", Sheet.Radio.class); }
+
+    public List<Sheet.Part> parts() { return all("part", Sheet.Part.class); }
+
+    private <T extends Sheet> List<T> all(String kind, Class<T> type) {
+        return entries(kind).stream().flatMap(e -> find(e.id()).stream()).flatMap(d -> d.sheet().stream()).map(type::cast).toList();
+    }
+
+    public Catalogue catalogue() {
+        return find("functions").flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
+    }
+
+    /** What an import did. */
+    public record Imported(List<String> added, List<String> changed, List<String> unchanged) {}
+
+    /**
+     * Takes in several documents, or none.
+     *
+     * @param texts JSON by file name
+     * @throws InvalidInput with every fault of every file
+     */
+    public Imported take(Map<String, String> texts) {
+        Map<String, Document> documents = new LinkedHashMap<>();
+        List<Fault> faults = new ArrayList<>();
+        texts.forEach((file, text) -> {
+            try {
+                Document document = Document.read(text);
+                if (documents.values().stream().anyMatch(d -> d.id().equals(document.id()))) faults.add(new Fault(file, "id \"%s\" comes twice in this import; keep one.".formatted(document.id())));
+                documents.put(file, document);
+            } catch (InvalidInput e) {
+                e.faults().forEach(f -> faults.add(new Fault(file + ": " + f.field(), f.message())));
+            }
+        });
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        return db.transactionResult(t -> store(t.dsl(), documents.values()));
+    }
+
+    private static Imported store(DSLContext tx, Iterable<Document> documents) {
+        Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        for (Document d : documents) {
+            var before = tx.select(SHEET.KIND, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).forUpdate().fetchOne();
+            if (before == null) {
+                tx.insertInto(SHEET).set(SHEET.ID, d.id()).set(SHEET.KIND, d.kind()).set(SHEET.NAME, d.name()).set(SHEET.REVISION, 1).set(SHEET.BODY, JSONB.valueOf(d.body())).execute();
+                imported.added.add(d.name());
+            } else if (!before.value1().equals(d.kind())) {
+                throw new InvalidInput(d.id(), "is a %s in the library and a %s in this import; give one of them another id.".formatted(before.value1(), d.kind()));
+            } else if (Json.same(before.value2().data(), d.body())) {
+                imported.unchanged.add(d.name());
+            } else {
+                tx.update(SHEET).set(SHEET.NAME, d.name()).set(SHEET.REVISION, SHEET.REVISION.plus(1)).set(SHEET.BODY, JSONB.valueOf(d.body())).where(SHEET.ID.eq(d.id())).execute();
+                imported.changed.add(d.name());
+            }
+        }
+        return imported;
+    }
+}

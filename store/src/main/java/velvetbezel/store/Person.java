@@ -1,0 +1,4 @@
+package velvetbezel.store;
+
+/** Somebody of the workshop. */
+public record Person(String id, String name) {}

@@ -1,0 +1,207 @@
+package velvetbezel.store;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.jooq.DSLContext;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+
+class StoreTest {
+    private Library library;
+    private Jobs jobs;
+    private JobArchive archive;
+
+    @BeforeEach void fresh() throws Exception {
+        DSLContext db = TestDatabase.fresh();
+        library = new Library(db);
+        jobs = new Jobs(db, Clock.systemUTC());
+        archive = new JobArchive(jobs, library);
+    }
+
+    static Map<String, String> demo() throws IOException {
+        Map<String, String> texts = new LinkedHashMap<>();
+        try (Stream<Path> files = Files.walk(Path.of("..", "demo"))) {
+            for (Path f : files.filter(p -> p.toString().endsWith(".json")).sorted().toList()) texts.put(f.getFileName().toString(), Files.readString(f));
+        }
+        return texts;
+    }
+
+    private static List<String> faults(Runnable run) { return assertThrows(InvalidInput.class, run::run).faults().stream().map(Fault::toString).toList(); }
+
+    // --- library
+
+    @Test void demoIsTakenInAndASecondTimeNothingChanges() throws IOException {
+        assertEquals(demo().size(), library.take(demo()).added().size());
+        Library.Imported again = library.take(demo());
+        assertEquals(demo().size(), again.unchanged().size());
+        assertEquals(3, library.radios().size());
+        assertEquals(16, library.parts().size());
+    }
+
+    @Test void oneBadSheetKeepsAllOthersOutAndEveryFaultIsNamedWithItsFile() throws IOException {
+        Map<String, String> texts = demo();
+        texts.put("bad.json", texts.get("ondel-47.json").replace("\"ondel-47\"", "\"ondel-48\"").replace("\"two-DIN\"", "\"huge\"").replace("amp remote", "amp control"));
+        texts.put("broken.json", "{\"a\": 1,");
+        List<String> faults = faults(() -> library.take(texts));
+        assertEquals(3, faults.size(), faults::toString);
+        assertEquals("bad.json: size: \"huge\" is not known; allowed: one-DIN, two-DIN.", faults.get(0));
+        assertTrue(faults.get(2).startsWith("broken.json: line 1, column"), faults::toString);
+        assertEquals(List.of(), library.radios());
+    }
+
+    @Test void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
+        String tied = demo().get("ondel-47.json").replace("\"ports\": [", "\"wires\": [{\"from\": \"remote\", \"to\": \"aerial\", \"metres\": 0.1}], \"ports\": [");
+        assertEquals(List.of("tied.json: radio.remote and radio.aerial: two outputs are tied together: remote of Ondel 47 and aerial of Ondel 47. Leave one out, or put a diode or relay between them."),
+            faults(() -> library.take(Map.of("tied.json", tied))));
+    }
+
+    @Test void fieldGivenTwiceIsNoJson() { assertTrue(faults(() -> Json.parse("{\"a\": 1, \"a\": 2}")).get(0).contains("Duplicate")); }
+
+    @Test void changedSheetIsServedAtOnce() throws IOException {
+        library.take(demo());
+        String dearer = demo().get("ondel-47.json").replace("389.0", "399.0");
+        assertEquals(List.of("Ondel 47, two-DIN screen"), library.take(Map.of("o.json", dearer)).changed());
+        assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+    }
+
+    // --- jobs
+
+    private Job open() { return jobs.create("Rowing club's minibus", "Ines", Map.of("vehicle", "corrick-ferryman-2006")); }
+
+    private Job now(Job job) { return jobs.find(job.number()).orElseThrow(); }
+
+    @Test void changeIsLoggedWithBeforeAndAfter() {
+        Job job = open();
+        jobs.change(job.id(), "Ines", "Chose the radio", job.seq(), Map.of("radio", Optional.of("pebblefen-p2")));
+        jobs.change(job.id(), "Tomas", "Chose another radio", 2, Map.of("radio", Optional.of("tarnlight-minor")));
+        LogEntry last = jobs.log(job.id()).get(0);
+        assertEquals("Tomas", last.who());
+        assertEquals(List.of(new LogEntry.Change("radio", Optional.of("pebblefen-p2"), Optional.of("tarnlight-minor"))), last.changes());
+    }
+
+    @Test void undoGoesBackStepByStepAndIsItselfInTheLog() {
+        Job job = open();
+        jobs.change(job.id(), "Ines", "one", 9, Map.of("note", Optional.of("1")));
+        jobs.change(job.id(), "Ines", "two", 9, Map.of("note", Optional.of("2")));
+        assertEquals("two", jobs.undo(job.id(), "Ines").orElseThrow().what());
+        assertEquals(Optional.of("1"), now(job).field("note"));
+        assertEquals("one", jobs.undo(job.id(), "Ines").orElseThrow().what());
+        assertEquals(Optional.empty(), now(job).field("note"));
+        assertEquals(Optional.empty(), jobs.undo(job.id(), "Ines"));
+        assertEquals(5, jobs.log(job.id()).size());
+    }
+
+    @Test void staleEditOfTheSameFieldIsRefusedWithBothVersionsAndOtherFieldsAreNot() {
+        Job job = open();
+        jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("hers")));
+        StaleEdit stale = assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", job.seq(), Map.of("note", Optional.of("his"))));
+        assertEquals(List.of("note", "his", "hers", "Ines"), List.of(stale.field(), stale.mine(), stale.theirs(), stale.who()));
+        jobs.change(job.id(), "Tomas", "tick", job.seq(), Map.of("joint/ground", Optional.of("done")));
+        assertEquals(Map.of("vehicle", "corrick-ferryman-2006", "note", "hers", "joint/ground", "done"), now(job).fields());
+    }
+
+    @Test void fieldTakenAwayMeanwhileIsStaleToo() {
+        Job job = open();
+        jobs.change(job.id(), "Ines", "note", 1, Map.of("note", Optional.of("x")));
+        jobs.change(job.id(), "Ines", "note", 2, Map.of("note", Optional.empty()));
+        assertEquals("nothing", assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", 2, Map.of("note", Optional.of("y")))).theirs());
+    }
+
+    @Test void changeToTheSameValueIsNoChange() {
+        Job job = open();
+        assertEquals(job.seq(), jobs.change(job.id(), "Ines", "again", job.seq(), Map.of("vehicle", Optional.of("corrick-ferryman-2006"))));
+    }
+
+    // --- archive
+
+    private Job worked() throws IOException {
+        library.take(demo());
+        Job job = open();
+        jobs.change(job.id(), "Ines", "Chose a kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering")));
+        jobs.change(job.id(), "Tomas", "Joined ground", 2, Map.of("joint/joint ground", Optional.of("done")));
+        jobs.undo(job.id(), "Tomas");
+        return now(job);
+    }
+
+    private byte[] packed(Job job) { return archive.write(job, JobArchive.used(job.fields())); }
+
+    @Test void archiveReadsBackWithoutLossInAnotherWorkshop() throws Exception {
+        Job job = worked();
+        byte[] zip = packed(job);
+        List<LogEntry> log = jobs.log(job.id());
+        fresh();
+        Job restored = archive.read(zip);
+        assertEquals(job, restored);
+        assertEquals(log, jobs.log(restored.id()));
+        assertEquals(4 - 0, JobArchive.used(job.fields()).size());
+        assertEquals(new java.util.HashSet<>(JobArchive.used(job.fields())), jobs.ownSheets(restored.id()).keySet());
+        assertTrue(Arrays.equals(zip, packed(restored)), "written again, the archive is the same to the byte");
+        assertTrue(jobs.create("next", "Ines", Map.of()).number() > restored.number());
+    }
+
+    @Test void sameJobIsNotTakenInTwice() throws IOException {
+        byte[] zip = packed(worked());
+        assertEquals(List.of("job.json: id: This job is here already, as job 214. Nothing was changed."), faults(() -> archive.read(zip)));
+    }
+
+    @Test void archiveCutAnywhereIsRefusedWholeAndNothingIsImported() throws Exception {
+        byte[] zip = packed(worked());
+        fresh();
+        for (int cut : new int[] {zip.length - 1, zip.length - 30, zip.length * 3 / 4, zip.length / 2, 40, 4, 0})
+            assertFalse(faults(() -> archive.read(Arrays.copyOf(zip, cut))).isEmpty(), "cut at " + cut);
+        assertEquals(List.of("archive: is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported."),
+            faults(() -> archive.read(Arrays.copyOf(zip, zip.length / 2))));
+        assertEquals(List.of(), jobs.list());
+        assertEquals(List.of(), library.radios());
+    }
+
+    @Test void newerArchiveIsRefusedByItsVersion() throws Exception {
+        byte[] zip = changed(packed(worked()), "job.json", t -> t.replace("\"version\" : 1", "\"version\" : 7"));
+        fresh();
+        assertEquals(List.of("job.json: version"), faults(() -> archive.read(zip)).stream().map(f -> f.startsWith("version: The archive is of version 7") ? "job.json: version" : f).toList());
+    }
+
+    @Test void everyFaultOfAnArchiveIsNamedAtOnce() throws Exception {
+        byte[] zip = changed(changed(packed(worked()), "job.json", t -> t.replaceFirst("\"at\" : \"[^\"]+\"", "\"at\" : \"yesterday\"")),
+            "sheets/pebblefen-p2.json", t -> t.replace("\"one-DIN\"", "\"tiny\""));
+        fresh();
+        List<String> faults = faults(() -> archive.read(zip));
+        assertEquals(2, faults.size(), faults::toString);
+        assertTrue(faults.contains("sheets/pebblefen-p2.json: size: \"tiny\" is not known; allowed: one-DIN, two-DIN."), faults::toString);
+        assertEquals(List.of(), jobs.list());
+    }
+
+    private static byte[] changed(byte[] zip, String name, UnaryOperator<String> change) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip)); ZipOutputStream to = new ZipOutputStream(out)) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+                to.putNextEntry(new ZipEntry(e.getName()));
+                to.write((e.getName().equals(name) ? change.apply(text) : text).getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        return out.toByteArray();
+    }
+}
