@@ -1,5 +1,6 @@
 package velvetbezel.circuit;
 
+import velvetbezel.harness.Islands;
 import velvetbezel.units.Amps;
 import velvetbezel.units.Volts;
 

@@ -6,6 +6,7 @@ import java.util.List;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
 import org.ejml.interfaces.linsol.LinearSolverDense;
+import velvetbezel.harness.Islands;
 
 /** Solves one netlist; unwraps to arrays inside. */
 final class Solver {

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import velvetbezel.circuit.Islands;
 
 /** Terminals that hang together by conductors that may be closed, whatever the devices do. */
 final class Components {

@@ -33,6 +33,6 @@ public record Check(Function function, Outcome outcome, String expected, List<Jo
     private Verdict wrong(Baseline before) {
         if (!due()) return new Verdict(Verdict.Kind.SETTLED, "Does not work, as told before the purchase.");
         if (before == Baseline.FAULTY) return new Verdict(Verdict.Kind.OPEN, "Was faulty at arrival already.");
-        return new Verdict(Verdict.Kind.WRONG, suspects.isEmpty() ? "Should work and does not." : "Should work and does not. First suspect: the " + suspects.get(0).text() + ".");
+        return new Verdict(Verdict.Kind.WRONG, suspects.isEmpty() ? "Should work and does not." : "Should work and does not. First suspect: the " + suspects.get(0).label() + ".");
     }
 }

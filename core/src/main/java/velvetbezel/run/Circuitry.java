@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.circuit.Branch;
-import velvetbezel.circuit.Islands;
+import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Netlist;
 import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Conductor;

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.Set;
 import velvetbezel.circuit.Branch;
-import velvetbezel.circuit.Islands;
+import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Netlist;
 import velvetbezel.circuit.Potential;
 import velvetbezel.circuit.Solution;

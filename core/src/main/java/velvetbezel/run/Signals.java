@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import velvetbezel.circuit.Islands;
+import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Solution;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Medium;

@@ -27,7 +27,7 @@ class TestPlanTest {
     @Test void newFaultNamesTheJointThatFewestFunctionsShare() {
         Verdict verdict = check(MINIBUS, "rear left").verdict(Baseline.WORKED, Result.NOT_RIGHT);
         assertEquals(Verdict.Kind.WRONG, verdict.kind());
-        assertTrue(verdict.text().contains("First suspect: the joint rear left"), verdict.text());
+        assertTrue(verdict.text().contains("First suspect: the rear left"), verdict.text());
     }
 
     @Test void lossToldBeforeThePurchaseIsNoFault() {

@@ -72,7 +72,7 @@ public class Jobs {
      * @param seen    the job's seq when the person loaded what is being changed
      * @param changes field to its new value; empty takes the field away
      * @return the job's new seq; the old one where nothing differs
-     * @throws StaleEdit if somebody changed one of the fields to something else since
+     * @throws StaleEdit if somebody else changed one of the fields to something else since
      */
     public long change(UUID job, String who, String what, long seen, Map<String, Optional<String>> changes) {
         return db.transactionResult(t -> {
@@ -82,7 +82,7 @@ public class Jobs {
             changes.forEach((field, value) -> {
                 Optional<String> now = value(tx, job, field);
                 if (now.equals(value)) return;
-                refuseStale(tx, job, field, value, now, seen);
+                refuseStale(tx, job, field, value, now, seen, who);
                 different.put(field, value);
             });
             return different.isEmpty() ? row.getLastSeq() : append(tx, job, who, what, null, different);
@@ -93,10 +93,10 @@ public class Jobs {
         return tx.select(JOB_FIELD.VALUE).from(JOB_FIELD).where(JOB_FIELD.JOB_ID.eq(job), JOB_FIELD.FIELD.eq(field)).fetchOptional(JOB_FIELD.VALUE);
     }
 
-    /** The log knows of fields that were taken away too. */
-    private static void refuseStale(DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen) {
+    /** The log knows of fields that were taken away too. A person's own earlier change is nothing to be warned of. */
+    private static void refuseStale(DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen, String who) {
         tx.select(JOB_LOG.WHO, JOB_LOG.AT).from(JOB_LOG).join(JOB_LOG_FIELD).on(JOB_LOG.JOB_ID.eq(JOB_LOG_FIELD.JOB_ID), JOB_LOG.SEQ.eq(JOB_LOG_FIELD.SEQ))
-            .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen)).orderBy(JOB_LOG.SEQ.desc()).limit(1)
+            .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen), JOB_LOG.WHO.ne(who)).orderBy(JOB_LOG.SEQ.desc()).limit(1)
             .fetchOptional().ifPresent(later -> {
                 throw new StaleEdit(field, mine.orElse("nothing"), now.orElse("nothing"), later.value1(), later.value2().toInstant());
             });
@@ -131,16 +131,21 @@ public class Jobs {
         return log.stream().filter(e -> e.undoOf().isEmpty() && !undone.contains(e.seq()) && e.seq() > 1).findFirst();
     }
 
-    /** Takes the last change back, as a change of its own. Empty where there is nothing to undo. */
-    public Optional<LogEntry> undo(UUID job, String who) {
+    /**
+     * Takes the last change back, as a change of its own.
+     *
+     * @param entry seq of the change the person means
+     * @return empty where that is not the last change any more; nothing is written then
+     */
+    public Optional<LogEntry> undo(UUID job, String who, long entry) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
             tx.selectFrom(JOB).where(JOB.ID.eq(job)).forUpdate().fetchSingle();
-            Optional<LogEntry> last = new Jobs(tx, clock).undoable(job);
-            last.ifPresent(entry -> {
+            Optional<LogEntry> last = new Jobs(tx, clock).undoable(job).filter(e -> e.seq() == entry);
+            last.ifPresent(e -> {
                 Map<String, Optional<String>> back = new LinkedHashMap<>();
-                entry.changes().forEach(c -> back.put(c.field(), c.before()));
-                append(tx, job, who, "Undid: " + entry.what(), entry.seq(), back);
+                e.changes().forEach(c -> back.put(c.field(), c.before()));
+                append(tx, job, who, "Undid: " + e.what(), e.seq(), back);
             });
             return last;
         });

@@ -105,11 +105,12 @@ class StoreTest {
         Job job = open();
         jobs.change(job.id(), "Ines", "one", 9, Map.of("note", Optional.of("1")));
         jobs.change(job.id(), "Ines", "two", 9, Map.of("note", Optional.of("2")));
-        assertEquals("two", jobs.undo(job.id(), "Ines").orElseThrow().what());
+        assertEquals(Optional.empty(), jobs.undo(job.id(), "Ines", 2), "the last change is another one by now");
+        assertEquals("two", jobs.undo(job.id(), "Ines", 3).orElseThrow().what());
         assertEquals(Optional.of("1"), now(job).field("note"));
-        assertEquals("one", jobs.undo(job.id(), "Ines").orElseThrow().what());
+        assertEquals("one", jobs.undo(job.id(), "Ines", 2).orElseThrow().what());
         assertEquals(Optional.empty(), now(job).field("note"));
-        assertEquals(Optional.empty(), jobs.undo(job.id(), "Ines"));
+        assertEquals(Optional.empty(), jobs.undo(job.id(), "Ines", 1), "opening the job is not undone");
         assertEquals(5, jobs.log(job.id()).size());
     }
 
@@ -129,6 +130,13 @@ class StoreTest {
         assertEquals("nothing", assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", 2, Map.of("note", Optional.of("y")))).theirs());
     }
 
+    @Test void ownEarlierChangeIsNotHeldAgainstAPerson() {
+        Job job = open();
+        jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("a")));
+        jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("ab")));
+        assertEquals(Optional.of("ab"), now(job).field("note"));
+    }
+
     @Test void changeToTheSameValueIsNoChange() {
         Job job = open();
         assertEquals(job.seq(), jobs.change(job.id(), "Ines", "again", job.seq(), Map.of("vehicle", Optional.of("corrick-ferryman-2006"))));
@@ -141,7 +149,7 @@ class StoreTest {
         Job job = open();
         jobs.change(job.id(), "Ines", "Chose a kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering")));
         jobs.change(job.id(), "Tomas", "Joined ground", 2, Map.of("joint/joint ground", Optional.of("done")));
-        jobs.undo(job.id(), "Tomas");
+        jobs.undo(job.id(), "Tomas", 3);
         return now(job);
     }
 

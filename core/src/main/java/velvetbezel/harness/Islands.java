@@ -1,4 +1,4 @@
-package velvetbezel.circuit;
+package velvetbezel.harness;
 
 import java.util.Arrays;
 

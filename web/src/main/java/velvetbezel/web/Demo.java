@@ -1,0 +1,46 @@
+package velvetbezel.web;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import velvetbezel.store.Jobs;
+import velvetbezel.store.Library;
+import velvetbezel.store.Person;
+
+/** The demo workshop "Saltgate Two-Bay": its sheets go through the import that users have. */
+final class Demo {
+    private static final List<Person> PEOPLE = List.of(new Person("ines", "Ines Hallam"), new Person("tomas", "Tomas Berrow"), new Person("wren", "Wren Oakley, apprentice"));
+    private final Path folder;
+    private final Library library;
+    private final Jobs jobs;
+
+    Demo(Path folder, Library library, Jobs jobs) {
+        this.folder = folder;
+        this.library = library;
+        this.jobs = jobs;
+    }
+
+    void load() {
+        jobs.addPeople(PEOPLE);
+        library.take(texts());
+        jobs.create("Rowing club's minibus", PEOPLE.get(0).name(), Map.of("customer", "Saltgate Rowing Club", "vehicle", "corrick-ferryman-2006",
+            "note", "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
+        jobs.create("Vet's crossover", PEOPLE.get(1).name(), Map.of("customer", "Dr. Amsel, Quayside Vets", "vehicle", "meridale-plover-2019-amplified",
+            "sign/chassis-label", "yes", "sign/grille-badge", "yes", "note", "Wants the phone on the screen. Chimes and wheel buttons must stay."));
+    }
+
+    private Map<String, String> texts() {
+        Map<String, String> texts = new LinkedHashMap<>();
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path f : files.filter(p -> p.toString().endsWith(".json")).sorted().toList()) texts.put(folder.relativize(f).toString(), Files.readString(f));
+        } catch (IOException e) {
+            throw new UncheckedIOException("The demo folder %s cannot be read.".formatted(folder), e);
+        }
+        return texts;
+    }
+}

@@ -1,0 +1,21 @@
+package velvetbezel.web;
+
+import java.util.List;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Every page but the assets and the question itself asks who is there. */
+@Configuration
+class WebSetup implements WebMvcConfigurer {
+    private final Who who;
+
+    WebSetup(Who who) { this.who = who; }
+
+    @Override public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(who).excludePathPatterns("/who", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/error", "/*/export/**");
+    }
+
+    @Override public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) { resolvers.add(who); }
+}

@@ -1,0 +1,70 @@
+package velvetbezel.web;
+
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.core.MethodParameter;
+import org.springframework.http.ResponseCookie;
+import org.springframework.stereotype.Component;
+import org.springframework.web.bind.support.WebDataBinderFactory;
+import org.springframework.web.context.request.NativeWebRequest;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.method.support.ModelAndViewContainer;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import velvetbezel.store.Jobs;
+
+/**
+ * Who is at the bench: a name picked from a list and kept in a cookie, so that the log can say who did what.
+ * No password yet; the cookie is not sent along from other sites.
+ */
+@Component
+public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
+    static final String COOKIE = "person";
+    private static final String ATTRIBUTE = "who";
+    private static final java.time.Duration KEPT = java.time.Duration.ofDays(30);
+    private final Jobs jobs;
+
+    /** The person of this request. */
+    public record Person(String id, String name) {}
+
+    Who(Jobs jobs) { this.jobs = jobs; }
+
+    List<velvetbezel.store.Person> people() { return jobs.people(); }
+
+    ResponseCookie cookie(String id) { return ResponseCookie.from(COOKIE, id).path("/").maxAge(KEPT).httpOnly(true).sameSite("Lax").build(); }
+
+    private Optional<Person> of(HttpServletRequest request) {
+        Cookie[] cookies = request.getCookies();
+        if (cookies == null) return Optional.empty();
+        return Arrays.stream(cookies).filter(c -> c.getName().equals(COOKIE)).findFirst()
+            .flatMap(c -> people().stream().filter(p -> p.id().equals(c.getValue())).findFirst()).map(p -> new Person(p.id(), p.name()));
+    }
+
+    /** Without a name there is one question first, and then the page that was asked for. */
+    @Override public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws java.io.IOException {
+        Optional<Person> person = of(request);
+        if (person.isPresent()) {
+            request.setAttribute(ATTRIBUTE, person.get());
+            return true;
+        }
+        String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
+        String back = request.getMethod().equals("GET") ? request.getRequestURI() + query : "/jobs";
+        response.sendRedirect("/who?back=" + java.net.URLEncoder.encode(back, java.nio.charset.StandardCharsets.UTF_8));
+        return false;
+    }
+
+    /** Every page shows who is working. */
+    @Override public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView page) {
+        if (page != null && page.getViewName() != null && !page.getViewName().startsWith("redirect:")) page.addObject(ATTRIBUTE, request.getAttribute(ATTRIBUTE));
+    }
+
+    @Override public boolean supportsParameter(MethodParameter parameter) { return parameter.getParameterType() == Person.class; }
+
+    @Override public Object resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binder) {
+        return request.getAttribute(ATTRIBUTE, NativeWebRequest.SCOPE_REQUEST);
+    }
+}

@@ -1,0 +1,84 @@
+package velvetbezel.web.job;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import velvetbezel.function.Function;
+import velvetbezel.prove.Baseline;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.Vin;
+import velvetbezel.store.Library;
+
+/** Arrive: which car, which audio system, what the customer wants, and what worked before anything was touched. */
+public record ArriveView(Frame frame, String heading, String verdict, List<Option> vehicles, Input vin, String vinWarning, String vinYear, Input customer, Input note,
+                         List<Sign> signs, String audio, Question.Mark audioMark, List<Group> groups) {
+    public record Option(String id, String name, boolean chosen) {}
+
+    /** A text a person types. */
+    public record Input(String field, String id, String value) {}
+
+    public record Sign(String field, String id, String text, boolean seen) {}
+
+    public record Group(String name, List<Row> rows) {}
+
+    /** A function. @param had whether the factory installation has it, so that a baseline makes sense */
+    public record Row(String name, String ask, boolean had, boolean wishable, String baselineField, String baseline, String wishField, String wish, String id) {}
+
+    static ArriveView of(OpenJob open, List<Library.Entry> vehicles, Frame.Trouble trouble) {
+        String chosen = open.value(Fields.VEHICLE);
+        String vin = open.value(Fields.VIN);
+        return new ArriveView(Frame.of(open, Station.ARRIVE, trouble), heading(open), verdict(open), vehicles.stream().map(v -> new Option(v.id(), v.name(), v.id().equals(chosen))).toList(),
+            input(open, Fields.VIN), Questions.vin(vin).flatMap(Vin::warning).orElse(""), year(open, vin), input(open, Fields.CUSTOMER), input(open, Fields.NOTE),
+            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.done(Fields.sign(s)))).toList(),
+            audio(open), audioMark(open), groups(open));
+    }
+
+    private static Input input(OpenJob open, String field) { return new Input(field, field, open.value(field)); }
+
+    private static String heading(OpenJob open) {
+        return open.vehicle().map(v -> "%s %s, %s: %s to keep".formatted(v.make(), v.model(), v.amplified() ? "amplified" : "plain audio", Words.count(open.had().size(), "function")))
+            .orElse("Which car is it?");
+    }
+
+    private static String verdict(OpenJob open) {
+        if (open.vehicle().isEmpty()) return "Choose its sheet; everything else is computed from it.";
+        Optional<Function> next = open.factoryFunctions().stream().filter(f -> open.baseline(f.id()) == Baseline.NOT_TESTED).findFirst();
+        long faulty = open.factoryFunctions().stream().filter(f -> open.baseline(f.id()) == Baseline.FAULTY).count();
+        String found = faulty == 0 ? "" : " %s faulty before the work began.".formatted(Words.sentence(Words.count((int) faulty)) + (faulty == 1 ? " was" : " were"));
+        return next.map(f -> "%s tested. Next: %s, before anything is touched.".formatted(open.baselinesTaken() == 0 ? "None is" : open.baselinesTaken() == 1 ? "One is" : Words.sentence(Words.count((int) open.baselinesTaken())) + " are", lower(f.name()))).orElse("The baseline is complete.") + found;
+    }
+
+    private static String lower(String name) { return name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1); }
+
+    private static String year(OpenJob open, String vin) {
+        Optional<Integer> year = Questions.vin(vin).flatMap(Vin::modelYear);
+        return year.isEmpty() ? "" : open.vehicle().map(v -> {
+            boolean within = year.get() >= v.fromYear() && year.get() <= v.toYear();
+            if (!v.northAmerica()) return "Its year code would read %d; outside North America that is no proof.".formatted(year.get());
+            return within ? "Model year %d, within this sheet's %d to %d.".formatted(year.get(), v.fromYear(), v.toYear())
+                : "Model year %d by 49 CFR 565, and this sheet is for %d to %d: is it the right vehicle?".formatted(year.get(), v.fromYear(), v.toYear());
+        }).orElse("");
+    }
+
+    private static String audio(OpenJob open) {
+        return open.audio().map(verdict -> switch (verdict) {
+            case AGREES -> "Amplified: what was seen agrees with the sheet.";
+            case CONTRADICTS -> "What was seen speaks for an amplifier, and the sheet is of the plain system.";
+            case NOTHING_SEEN -> "%s by the sheet alone.".formatted(open.vehicle().orElseThrow().amplified() ? "Amplified" : "Plain");
+        }).orElse("Choose the vehicle first.");
+    }
+
+    private static Question.Mark audioMark(OpenJob open) {
+        return open.audio().map(v -> v == AudioSign.Verdict.AGREES ? Question.Mark.SETTLED : v == AudioSign.Verdict.CONTRADICTS ? Question.Mark.WRONG : Question.Mark.OPEN).orElse(Question.Mark.OPEN);
+    }
+
+    private static List<Group> groups(OpenJob open) {
+        return open.catalogue().functions().stream().filter(f -> open.had().contains(f.id()) || f.wish()).collect(Collectors.groupingBy(Function::group, java.util.LinkedHashMap::new, Collectors.toList()))
+            .entrySet().stream().map(g -> new Group(g.getKey(), g.getValue().stream().map(f -> row(open, f)).toList())).toList();
+    }
+
+    private static Row row(OpenJob open, Function f) {
+        return new Row(f.name(), f.ask(), open.had().contains(f.id()), f.wish(), Fields.baseline(f.id()), open.baseline(f.id()).name(), Fields.wish(f.id()), open.value(Fields.wish(f.id())), Ids.of("row/" + f.id()));
+    }
+}

@@ -1,0 +1,101 @@
+package velvetbezel.web.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Job;
+import velvetbezel.store.Jobs;
+import velvetbezel.worksheet.JointRow;
+
+/** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
+@Service
+class Changes {
+    private static final List<String> BUILT_FROM = List.of(Fields.VEHICLE, Fields.RADIO, Fields.PARTS);
+    private final Desk desk;
+    private final Jobs jobs;
+
+    Changes(Desk desk, Jobs jobs) {
+        this.desk = desk;
+        this.jobs = jobs;
+    }
+
+    /**
+     * @param seen  the job's seq when the page was loaded
+     * @param typed field to what was typed; an empty text takes the field away
+     * @throws InvalidInput with every fault; nothing is written then
+     * @throws velvetbezel.store.StaleEdit if somebody else changed one of the fields since
+     */
+    void change(int number, String who, long seen, Map<String, String> typed) {
+        OpenJob before = desk.open(number);
+        Map<String, Optional<String>> changes = accepted(typed);
+        OpenJob after = changes.keySet().stream().anyMatch(Changes::rebuilds) ? after(before, changes) : before;
+        String what = new Phrases(after).changes(changes);
+        if (after != before) changes.putAll(outdated(before, after));
+        jobs.change(before.job().id(), who, what, seen, changes);
+    }
+
+    private static Map<String, Optional<String>> accepted(Map<String, String> typed) {
+        Map<String, Optional<String>> accepted = new LinkedHashMap<>();
+        List<Fault> faults = new ArrayList<>();
+        typed.forEach((field, value) -> {
+            try {
+                accepted.put(field, Fields.accept(field, value));
+            } catch (InvalidInput e) {
+                faults.addAll(e.faults());
+            }
+        });
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        return accepted;
+    }
+
+    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || field.startsWith("settled/"); }
+
+    /** The job as it would be; what cannot be built is refused at the field that was changed. */
+    private OpenJob after(OpenJob before, Map<String, Optional<String>> changes) {
+        Map<String, String> fields = new LinkedHashMap<>(before.job().fields());
+        changes.forEach((field, value) -> value.ifPresentOrElse(v -> fields.put(field, v), () -> fields.remove(field)));
+        Job job = before.job();
+        OpenJob after = desk.open(new Job(job.id(), job.number(), job.title(), job.seq(), fields));
+        if (!after.trouble().isEmpty()) {
+            String field = changes.keySet().stream().filter(Changes::rebuilds).findFirst().orElseThrow();
+            throw new InvalidInput(after.trouble().stream().map(t -> new Fault(field, t)).toList());
+        }
+        return after;
+    }
+
+    /**
+     * Work that another kit or another fact undoes: joints whose leads are others now, with their readings, caps
+     * of leads that are gone, and every result of the final test. The log keeps it, and undo brings it back.
+     */
+    private static Map<String, Optional<String>> outdated(OpenJob before, OpenJob after) {
+        Map<String, Optional<String>> gone = new LinkedHashMap<>();
+        Set<String> standing = after.design().map(d -> d.worksheet().joints().stream().map(Changes::leads).collect(Collectors.toSet())).orElse(Set.of());
+        for (JointRow row : before.joints()) {
+            if (standing.contains(leads(row))) continue;
+            take(before, gone, Fields.joint(row.id()));
+            take(before, gone, Fields.readBack(row.id()));
+            row.readings().forEach(r -> take(before, gone, Fields.reading(r)));
+        }
+        before.design().ifPresent(d -> d.worksheet().caps().stream().map(c -> Fields.cap(c.lead().id())).filter(f -> after.design().stream().flatMap(a -> a.worksheet().caps().stream()).noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
+            .forEach(f -> take(before, gone, f)));
+        if (!before.design().map(d -> d.installation().recipe()).equals(after.design().map(d -> d.installation().recipe())))
+            before.job().fields().keySet().stream().filter(f -> f.startsWith("result")).forEach(f -> take(before, gone, f));
+        return gone;
+    }
+
+    /** A joint is the same where its leads, their makers' sheets and their colours are. */
+    private static String leads(JointRow row) {
+        return row.id() + row.leads().stream().map(l -> l.id() + "/" + l.device() + "/" + l.colourWords() + "/" + l.place()).sorted().toList().toString();
+    }
+
+    private static void take(OpenJob before, Map<String, Optional<String>> gone, String field) {
+        if (before.done(field)) gone.put(field, Optional.empty());
+    }
+}

@@ -1,0 +1,113 @@
+package velvetbezel.web.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import velvetbezel.function.Catalogue;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Builder;
+import velvetbezel.sheet.Doubt;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Settling;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
+import velvetbezel.store.Document;
+import velvetbezel.store.Job;
+import velvetbezel.store.JobArchive;
+import velvetbezel.store.Jobs;
+import velvetbezel.store.Json;
+import velvetbezel.store.Library;
+
+/** Opens a job: its sheets with what was measured on this car, and everything computed from them. */
+@Service
+public class Desk {
+    private static final int KEPT = 40;
+    private final Jobs jobs;
+    private final Library library;
+    private final Recent<String, Optional<Computed>> recent = new Recent<>(KEPT);
+
+    private record Computed(Sheet.Vehicle vehicle, Set<FunctionId> had, Optional<Design> design) {}
+
+    /** No job has this number. */
+    public static class NoSuchJob extends RuntimeException {
+        private static final long serialVersionUID = 1;
+
+        NoSuchJob(int number) { super("There is no job %d here. Choose one from the list.".formatted(number)); }
+    }
+
+    Desk(Jobs jobs, Library library) {
+        this.jobs = jobs;
+        this.library = library;
+    }
+
+    public OpenJob open(int number) { return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number))); }
+
+    /** A job as stored, or as it would be with other fields. */
+    OpenJob open(Job job) {
+        Catalogue catalogue = library.catalogue();
+        List<String> trouble = new ArrayList<>();
+        Optional<Computed> computed;
+        try {
+            computed = recent.get(key(job), () -> compute(job, catalogue));
+        } catch (InvalidInput e) {
+            e.faults().forEach(f -> trouble.add(f.toString()));
+            computed = Optional.empty();
+        }
+        Optional<Sheet.Vehicle> vehicle = computed.map(Computed::vehicle);
+        return new OpenJob(job, catalogue, vehicle, vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
+            computed.flatMap(Computed::design), jobs.undoable(job.id()), Map.of(), trouble);
+    }
+
+    /** What the computation depends on: the job's sheets and settled facts, and the library's revision. */
+    String key(Job job) {
+        StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
+        new TreeMap<>(job.fields()).forEach((field, value) -> {
+            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || field.startsWith("settled/")) key.append('\n').append(field).append('=').append(value);
+        });
+        return key.toString();
+    }
+
+    private Optional<Computed> compute(Job job, Catalogue catalogue) {
+        Map<String, String> own = jobs.ownSheets(job.id());
+        return job.field(Fields.VEHICLE).map(id -> {
+            Sheet.Vehicle vehicle = (Sheet.Vehicle) settled(job, document(own, id));
+            Set<FunctionId> had = Outcomes.fulfilled(Builder.factory(vehicle), catalogue);
+            return new Computed(vehicle, had, design(job, own, vehicle, catalogue));
+        });
+    }
+
+    private Optional<Design> design(Job job, Map<String, String> own, Sheet.Vehicle vehicle, Catalogue catalogue) {
+        return job.field(Fields.RADIO).map(radio -> {
+            List<Sheet.Part> parts = JobArchive.used(Map.of(Fields.PARTS, job.field(Fields.PARTS).orElse(""))).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
+            return Design.of(Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts), catalogue);
+        });
+    }
+
+    private static <T extends Sheet> T as(Class<T> type, Document document) {
+        return document.sheet().filter(type::isInstance).map(type::cast)
+            .orElseThrow(() -> new InvalidInput(document.id(), "is a %s, and a %s is needed here.".formatted(document.kind(), type.getSimpleName().toLowerCase(java.util.Locale.ROOT))));
+    }
+
+    private Document document(Map<String, String> own, String id) {
+        if (own.containsKey(id)) return Document.read(own.get(id));
+        return library.find(id).orElseThrow(() -> new InvalidInput(id, "This sheet is not in the library; import it, or choose another."));
+    }
+
+    /** The vehicle's sheet with the facts that were measured on this job's car. */
+    private static Sheet settled(Job job, Document document) {
+        as(Sheet.Vehicle.class, document);
+        String prefix = "settled/" + document.id() + "/";
+        Object tree = null;
+        for (var field : new TreeMap<>(job.fields()).entrySet()) {
+            if (!field.getKey().startsWith(prefix)) continue;
+            Object value = field.getKey().endsWith(".wired") ? (Object) field.getValue().equals("there") : field.getValue();
+            tree = Settling.measured(tree == null ? Json.parse(document.body()) : tree, field.getKey().substring(prefix.length()), value, "job " + job.number());
+        }
+        return tree == null ? document.sheet().orElseThrow() : SheetReader.read(tree);
+    }
+}

@@ -1,0 +1,93 @@
+package velvetbezel.web.job;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.function.FunctionId;
+import velvetbezel.harness.JointId;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Result;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.FieldRef;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Vin;
+import velvetbezel.units.Volts;
+import velvetbezel.worksheet.Reading;
+
+/** Names of a job's fields, and what each may hold. */
+final class Fields {
+    static final String VIN = "vin";
+    static final String VEHICLE = "vehicle";
+    static final String CUSTOMER = "customer";
+    static final String NOTE = "note";
+    static final String RADIO = "radio";
+    static final String PARTS = "parts";
+    static final String HANDED_OVER = "handed over";
+    static final String DONE = "done";
+    static final String MUST_STAY = "must stay";
+    static final List<String> WISHES = List.of(MUST_STAY, "wanted");
+    static final String AGREES = "agrees";
+    static final String DIFFERS = "differs";
+    static final List<String> READ_BACK = List.of(AGREES, DIFFERS);
+    private static final int MOST_CHARACTERS = 4000;
+
+    private Fields() {}
+
+    static String sign(AudioSign sign) { return "sign/" + sign.id(); }
+
+    static String wish(FunctionId f) { return "wish/" + f; }
+
+    static String baseline(FunctionId f) { return "baseline/" + f; }
+
+    static String result(FunctionId f) { return "result/" + f; }
+
+    static String resultNote(FunctionId f) { return "result note/" + f; }
+
+    static String joint(JointId j) { return "joint/" + j; }
+
+    static String readBack(JointId j) { return "read back/" + j; }
+
+    static String cap(TerminalId t) { return "cap/" + t; }
+
+    static String reading(Reading r) { return "reading/" + r.at() + "/" + r.state(); }
+
+    static String settled(FieldRef f) { return "settled/" + f.sheet() + "/" + f.path(); }
+
+    /**
+     * What is stored for what was typed; empty takes the field away.
+     *
+     * @throws InvalidInput naming the field, what was given and what is allowed
+     */
+    static Optional<String> accept(String field, String typed) {
+        String value = typed.strip();
+        if (value.isEmpty()) return Optional.empty();
+        if (value.length() > MOST_CHARACTERS) throw new InvalidInput(field, "has %d characters; at most %d are kept. Shorten it.".formatted(value.length(), MOST_CHARACTERS));
+        String kind = field.contains("/") ? field.substring(0, field.indexOf('/')) : field;
+        return Optional.of(switch (kind) {
+            case VIN -> new Vin(value).text();
+            case "sign" -> one(field, value, List.of("yes"));
+            case "wish" -> one(field, value, WISHES);
+            case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
+            case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());
+            case "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
+            case "read back" -> one(field, value, READ_BACK);
+            case "reading" -> String.valueOf(volts(field, value).value());
+            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, "result note", "settled" -> value;
+            default -> throw new InvalidInput(field, "is no field of a job.");
+        });
+    }
+
+    private static String one(String field, String value, List<String> allowed) {
+        if (allowed.contains(value)) return value;
+        throw new InvalidInput(field, "\"%s\" is not allowed; one of %s.".formatted(value, String.join(", ", allowed)));
+    }
+
+    /** Reads "12,4", "12.4" or "12.4 V". */
+    static Volts volts(String field, String text) {
+        String number = text.strip().replaceAll("\\s*[vV]$", "").replace(',', '.');
+        if (!number.matches("-?\\d{1,3}(\\.\\d{1,4})?"))
+            throw new InvalidInput(field, "\"%s\" is no voltage; type a number such as 12.4.".formatted(text));
+        return new Volts(Double.parseDouble(number));
+    }
+}

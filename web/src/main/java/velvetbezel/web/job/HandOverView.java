@@ -1,0 +1,72 @@
+package velvetbezel.web.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.sheet.Sheet;
+
+/** Hand over: the record of the job, which prints, and its archive. */
+public record HandOverView(Frame frame, String heading, String verdict, boolean kit, List<Fact> facts, List<MatchView.Item> items, String total, String labour, List<ProveView.Line> tests,
+                           List<WireView.Measure> readings, List<String> settled, List<WireView.CapLine> spares, List<String> cautions, boolean ready, boolean handedOver, String printed) {
+    public record Fact(String name, String value) {}
+
+    static HandOverView of(OpenJob open, Instant now, Frame.Trouble trouble) {
+        List<MatchView.Item> items = open.design().map(HandOverView::items).orElse(List.of());
+        Optional<Long> cents = open.design().map(d -> d.installation().recipe().radio().orElseThrow().priceCents() + d.installation().recipe().parts().values().stream().mapToLong(Sheet.Part::priceCents).sum());
+        int minutes = open.design().map(d -> d.installation().recipe().parts().values().stream().mapToInt(Sheet.Part::minutes).sum()).orElse(0);
+        boolean handed = open.done(Fields.HANDED_OVER);
+        return new HandOverView(Frame.of(open, Station.HAND_OVER, trouble), heading(open, handed), verdict(open), open.design().isPresent(), facts(open), items, cents.map(Words::money).orElse(""),
+            Words.minutes(minutes), open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(), open.measured().stream().map(m -> WireView.measure(open, m)).toList(), settled(open),
+            open.design().map(d -> d.worksheet().caps().stream().map(c -> WireView.cap(open, c)).toList()).orElse(List.of()),
+            open.vehicle().map(v -> v.cautions().stream().map(c -> c.text() + " " + c.why()).toList()).orElse(List.of()), unfinished(open).isEmpty(), handed, Words.moment(now));
+    }
+
+    private static String heading(OpenJob open, boolean handed) {
+        if (handed) return "Handed over";
+        int left = unfinished(open).size();
+        return left == 0 ? "Everything is settled: ready to hand over" : "%s before hand-over".formatted(Words.sentence(Words.count(left, "thing")));
+    }
+
+    private static String verdict(OpenJob open) {
+        List<String> left = unfinished(open);
+        return left.isEmpty() ? "The record below says what was kept, what changed, and what each test showed." : "Still open: " + String.join("; ", left) + ".";
+    }
+
+    private static List<String> unfinished(OpenJob open) {
+        List<String> left = new ArrayList<>();
+        for (Station s : List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE)) {
+            Progress p = Progress.of(s, open);
+            if (p.state() != velvetbezel.drawing.LoomDrawing.State.SETTLED) left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));
+        }
+        return left;
+    }
+
+    private static List<Fact> facts(OpenJob open) {
+        List<Fact> facts = new ArrayList<>(List.of(new Fact("Customer", or(open.value(Fields.CUSTOMER))), new Fact("VIN", or(open.value(Fields.VIN))),
+            new Fact("Vehicle", open.vehicle().map(Sheet::name).orElse("not chosen")), new Fact("Audio system", open.vehicle().map(v -> v.amplified() ? "amplified" : "plain").orElse("not known"))));
+        open.design().ifPresent(d -> {
+            facts.add(new Fact("Radio", d.installation().recipe().radio().orElseThrow().name()));
+            long back = d.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
+            facts.add(new Fact("Joints", "%d of %d joined, %d read back".formatted(open.jointsDone().size(), open.joints().size(), back)));
+        });
+        if (!open.value(Fields.NOTE).isEmpty()) facts.add(new Fact("Note", open.value(Fields.NOTE)));
+        return facts;
+    }
+
+    private static String or(String text) { return text.isEmpty() ? "not recorded" : text; }
+
+    private static List<MatchView.Item> items(Design design) {
+        List<MatchView.Item> items = new ArrayList<>();
+        Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
+        items.add(new MatchView.Item(radio.name(), Words.money(radio.priceCents()), ""));
+        design.installation().recipe().parts().values().forEach(p -> items.add(new MatchView.Item(p.name(), Words.money(p.priceCents()), Words.minutes(p.minutes()))));
+        return items;
+    }
+
+    private static List<String> settled(OpenJob open) {
+        Phrases phrases = new Phrases(open);
+        return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith("settled/")).sorted(java.util.Map.Entry.comparingByKey())
+            .map(f -> phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "") + ": " + f.getValue()).toList();
+    }
+}

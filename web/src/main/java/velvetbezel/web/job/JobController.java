@@ -1,0 +1,101 @@
+package velvetbezel.web.job;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URI;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Jobs;
+import velvetbezel.store.StaleEdit;
+import velvetbezel.web.Who;
+
+/** The stations of one job, and the changes made at them. */
+@Controller
+class JobController {
+    /** Form fields with this prefix are fields of the job. */
+    private static final String FIELD = "f:";
+    private final JobPages pages;
+    private final Changes changes;
+    private final Jobs jobs;
+
+    JobController(JobPages pages, Changes changes, Jobs jobs) {
+        this.pages = pages;
+        this.changes = changes;
+        this.jobs = jobs;
+    }
+
+    @GetMapping("/jobs/{number}")
+    String job(@PathVariable int number) { return "redirect:" + pages.open(number).path(Station.ARRIVE); }
+
+    @GetMapping("/jobs/{number}/{station:arrive|match|wire|prove|hand-over}")
+    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, Model model) {
+        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent()), Frame.Trouble.NONE, model);
+    }
+
+    private String show(OpenJob open, Station station, JobPages.Look look, Frame.Trouble trouble, Model model) {
+        model.addAttribute("view", pages.page(open, station, look, trouble));
+        return "job/" + station.path();
+    }
+
+    @GetMapping("/jobs/{number}/log")
+    String log(@PathVariable int number, Model model) {
+        model.addAttribute("view", LogView.of(pages.open(number), jobs));
+        return "job/log";
+    }
+
+    /** @param back the page to return to, within this job */
+    @PostMapping("/jobs/{number}/change")
+    String change(@PathVariable int number, @RequestParam long seen, @RequestParam String back, @RequestParam Map<String, String> form, Who.Person who, Model model, HttpServletResponse response) {
+        Map<String, String> typed = new LinkedHashMap<>();
+        form.forEach((name, value) -> {
+            if (name.startsWith(FIELD)) typed.put(name.substring(FIELD.length()), value);
+        });
+        String page = within(number, back);
+        try {
+            changes.change(number, who.name(), seen, typed);
+            return "redirect:" + page;
+        } catch (InvalidInput e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            Map<String, String> faults = new LinkedHashMap<>();
+            for (Fault f : e.faults()) faults.merge(f.field(), f.message(), (a, b) -> a + " " + b);
+            return again(pages.open(number).with(typed), page, new Frame.Trouble(faults, Optional.empty()), model);
+        } catch (StaleEdit e) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            OpenJob open = pages.open(number);
+            return again(open, page, new Frame.Trouble(Map.of(), Optional.of(Frame.Stale.of(e, open))), model);
+        }
+    }
+
+    private String again(OpenJob open, String page, Frame.Trouble trouble, Model model) {
+        URI uri = URI.create(page);
+        var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
+        Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
+        Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> java.net.URLDecoder.decode(c, java.nio.charset.StandardCharsets.UTF_8));
+        return show(open, station, new JobPages.Look(check, query.containsKey("read")), trouble, model);
+    }
+
+    /** @param entry the change to take back; refused where another one came after it */
+    @PostMapping("/jobs/{number}/undo")
+    String undo(@PathVariable int number, @RequestParam long entry, @RequestParam String back, Who.Person who, Model model, HttpServletResponse response) {
+        OpenJob open = pages.open(number);
+        if (jobs.undo(open.job().id(), who.name(), entry).isPresent()) return "redirect:" + within(number, back);
+        response.setStatus(HttpStatus.CONFLICT.value());
+        String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\".".formatted(open.undoable().map(e -> e.what()).orElse("none"));
+        return again(open, within(number, back), new Frame.Trouble(Map.of("undo", fault), Optional.empty()), model);
+    }
+
+    /** A page of this job, whatever was sent. */
+    private static String within(int number, String back) {
+        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%._-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
+    }
+}

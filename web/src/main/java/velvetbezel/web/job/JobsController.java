@@ -1,0 +1,84 @@
+package velvetbezel.web.job;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Job;
+import velvetbezel.store.JobArchive;
+import velvetbezel.store.Jobs;
+import velvetbezel.store.Library;
+import velvetbezel.web.Who;
+
+/** The list of jobs: open a new one, save one as an archive, take one in. */
+@Controller
+class JobsController {
+    private static final int MOST_TITLE = 80;
+    private final Jobs jobs;
+    private final JobArchive archive;
+    private final Desk desk;
+    private final Library library;
+
+    JobsController(Jobs jobs, JobArchive archive, Desk desk, Library library) {
+        this.jobs = jobs;
+        this.archive = archive;
+        this.desk = desk;
+        this.library = library;
+    }
+
+    @GetMapping("/")
+    String start() { return "redirect:/jobs"; }
+
+    @GetMapping("/jobs")
+    String list(Model model) { return show(model, List.of(), Map.of()); }
+
+    private String show(Model model, List<Fault> faults, Map<String, String> typed) {
+        model.addAttribute("view", JobsView.of(jobs.list().stream().map(Job::number).map(desk::open).toList(), library.entries("vehicle"), faults, typed));
+        return "job/list";
+    }
+
+    @PostMapping("/jobs")
+    String create(@RequestParam String title, @RequestParam(defaultValue = "") String vehicle, Who.Person who, Model model, HttpServletResponse response) {
+        String name = title.strip();
+        if (name.isEmpty() || name.length() > MOST_TITLE) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            String fault = name.isEmpty() ? "A job needs a name, such as \"Vet's crossover\"." : "The name has %d characters; at most %d fit on the board. Shorten it.".formatted(name.length(), MOST_TITLE);
+            return show(model, List.of(new Fault("title", fault)), Map.of("title", title, "vehicle", vehicle));
+        }
+        Map<String, String> fields = new LinkedHashMap<>();
+        if (library.find(vehicle).isPresent()) fields.put(Fields.VEHICLE, vehicle);
+        return "redirect:/jobs/%d/arrive".formatted(jobs.create(name, who.name(), fields).number());
+    }
+
+    @PostMapping("/jobs/import")
+    String take(@RequestParam MultipartFile archive, Who.Person who, Model model, HttpServletResponse response) throws IOException {
+        try {
+            return "redirect:/jobs/%d/arrive".formatted(this.archive.read(archive.getBytes()).number());
+        } catch (InvalidInput e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return show(model, e.faults(), Map.of());
+        }
+    }
+
+    @GetMapping("/jobs/{number}/archive.zip")
+    ResponseEntity<byte[]> archive(@PathVariable int number) {
+        Job job = desk.open(number).job();
+        return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip"))
+            .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job-%d.zip\"".formatted(number))
+            .body(archive.write(job, JobArchive.used(job.fields())));
+    }
+}

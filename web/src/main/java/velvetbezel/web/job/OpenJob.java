@@ -1,0 +1,91 @@
+package velvetbezel.web.job;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import velvetbezel.function.Catalogue;
+import velvetbezel.function.Function;
+import velvetbezel.function.FunctionId;
+import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Check;
+import velvetbezel.prove.Result;
+import velvetbezel.prove.Verdict;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.Doubt;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.store.Job;
+import velvetbezel.store.LogEntry;
+import velvetbezel.units.Volts;
+import velvetbezel.worksheet.JointRow;
+import velvetbezel.worksheet.Reading;
+
+/**
+ * A job with the sheets it rests on and what follows from them.
+ *
+ * @param had     functions of the factory installation; empty without a vehicle
+ * @param entered what a person typed that was refused: shown again, never lost
+ * @param trouble why the job's sheets cannot be used, where they cannot
+ */
+public record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
+               Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
+    /** A check with what was found at arrival and now. */
+    record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
+
+    /** A voltage to measure, and what was measured. */
+    record Measured(JointRow joint, Reading reading, Optional<Volts> volts) {
+        boolean agrees() { return volts.filter(reading::accepts).isPresent(); }
+
+        boolean differs() { return volts.isPresent() && !agrees(); }
+    }
+
+    String value(String field) { return entered.getOrDefault(field, job.field(field).orElse("")); }
+
+    boolean done(String field) { return job.field(field).isPresent(); }
+
+    Baseline baseline(FunctionId f) { return job.field(Fields.baseline(f)).map(Baseline::valueOf).orElse(Baseline.NOT_TESTED); }
+
+    Result result(FunctionId f) { return job.field(Fields.result(f)).map(Result::valueOf).orElse(Result.OPEN); }
+
+    boolean mustStay(FunctionId f) { return job.field(Fields.wish(f)).filter(Fields.MUST_STAY::equals).isPresent(); }
+
+    List<Function> factoryFunctions() { return catalogue.functions().stream().filter(f -> had.contains(f.id())).toList(); }
+
+    long baselinesTaken() { return factoryFunctions().stream().filter(f -> baseline(f.id()) != Baseline.NOT_TESTED).count(); }
+
+    String functionName(FunctionId f) { return catalogue.find(f).map(Function::name).orElse(f.text()); }
+
+    Set<AudioSign> signsSeen() { return Arrays.stream(AudioSign.values()).filter(s -> done(Fields.sign(s))).collect(Collectors.toSet()); }
+
+    Optional<AudioSign.Verdict> audio() { return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified())); }
+
+    List<JointRow> joints() { return design.map(d -> d.worksheet().joints()).orElse(List.of()); }
+
+    Set<String> jointsDone() { return joints().stream().map(j -> j.id()).filter(id -> done(Fields.joint(id))).map(Object::toString).collect(Collectors.toSet()); }
+
+    boolean readBack(JointRow row, String answer) { return job.field(Fields.readBack(row.id())).filter(answer::equals).isPresent(); }
+
+    List<Measured> measured() {
+        return joints().stream().flatMap(j -> j.readings().stream().map(r -> new Measured(j, r, job.field(Fields.reading(r)).map(v -> Fields.volts("reading", v))))).toList();
+    }
+
+    List<Tried> tried() {
+        return design.map(d -> d.plan().checks().stream().map(c -> {
+            Baseline before = baseline(c.function().id());
+            Result result = result(c.function().id());
+            return new Tried(c, before, result, c.verdict(before, result));
+        }).toList()).orElse(List.of());
+    }
+
+    /** Functions that must stay and that the chosen kit loses. */
+    List<FunctionId> mustsLost() {
+        return design.map(d -> d.outcomes().entrySet().stream().filter(e -> mustStay(e.getKey()) && !e.getValue().works() && !(e.getValue() instanceof velvetbezel.function.Outcome.Unknown))
+            .map(Map.Entry::getKey).toList()).orElse(List.of());
+    }
+
+    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
+
+    String path(Station station) { return "/jobs/" + job.number() + "/" + station.path(); }
+}

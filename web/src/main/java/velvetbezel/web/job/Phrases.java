@@ -1,0 +1,55 @@
+package velvetbezel.web.job;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import velvetbezel.function.FunctionId;
+import velvetbezel.harness.Recipe;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.Sheet;
+
+/** How fields of a job and changes to them are told in the log. */
+final class Phrases {
+    private static final int SHORT = 60;
+    private final OpenJob open;
+
+    Phrases(OpenJob open) { this.open = open; }
+
+    /** One change by name; several as their names. Kit and vehicle are told as they stand after the change. */
+    String changes(Map<String, Optional<String>> changes) {
+        Map<String, Optional<String>> told = new TreeMap<>(changes);
+        if (told.containsKey(Fields.RADIO) || told.containsKey(Fields.PARTS)) return "Chose the kit: " + open.design().map(d -> kit(d.installation().recipe())).orElse("none");
+        if (told.containsKey(Fields.VEHICLE)) return "Chose the vehicle: " + open.vehicle().map(Sheet::name).orElse("none");
+        return told.entrySet().stream().map(e -> field(e.getKey()) + ": " + e.getValue().map(Phrases::value).orElse("taken back")).collect(Collectors.joining("; "));
+    }
+
+    private static String kit(Recipe recipe) { return Stream.concat(recipe.radio().stream(), recipe.parts().values().stream()).map(Sheet::name).collect(Collectors.joining(", ")); }
+
+    private static String value(String value) {
+        String words = value.equals(value.toUpperCase(java.util.Locale.ROOT)) && value.contains("_") ? value.toLowerCase(java.util.Locale.ROOT).replace('_', ' ') : value;
+        return words.length() <= SHORT ? words : words.substring(0, SHORT) + " …";
+    }
+
+    String field(String field) {
+        int slash = field.indexOf('/');
+        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field);
+        String rest = field.substring(slash + 1);
+        return switch (field.substring(0, slash)) {
+            case "sign" -> "Seen, " + java.util.Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
+            case "wish" -> "Wish, " + function(rest);
+            case "baseline" -> "Baseline, " + function(rest);
+            case "result" -> "Final test, " + function(rest);
+            case "result note" -> "Reading or note, " + function(rest);
+            case "joint" -> Words.sentence(rest);
+            case "read back" -> "Read back, " + rest;
+            case "cap" -> "Cap on " + rest;
+            case "reading" -> "Measured at " + rest.replace("/", ", ");
+            case "settled" -> "Settled on this car, " + rest.substring(rest.indexOf('/') + 1);
+            default -> field;
+        };
+    }
+
+    private String function(String id) { return open.functionName(new FunctionId(id)); }
+}

@@ -1,0 +1,68 @@
+package velvetbezel.web.job;
+
+import java.util.Arrays;
+import java.util.List;
+import velvetbezel.drawing.LoomDrawing;
+import velvetbezel.drawing.LoomDrawing.State;
+import velvetbezel.function.Outcome;
+import velvetbezel.prove.Verdict;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.Doubt;
+
+/** How far a station of a job is, in a mark and a few words. */
+record Progress(State state, String note) {
+    static LoomDrawing loom(OpenJob open, Station current) {
+        return LoomDrawing.of(Arrays.stream(Station.values()).map(s -> {
+            Progress p = of(s, open);
+            return new LoomDrawing.Station(s.label(), p.note, open.path(s), p.state, s == current);
+        }).toList());
+    }
+
+    static Progress of(Station station, OpenJob open) {
+        return switch (station) {
+            case ARRIVE -> arrive(open);
+            case MATCH -> match(open);
+            case WIRE -> wire(open);
+            case PROVE -> prove(open);
+            case HAND_OVER -> open.done(Fields.HANDED_OVER) ? new Progress(State.SETTLED, "done") : new Progress(State.OPEN, "");
+        };
+    }
+
+    private static Progress arrive(OpenJob open) {
+        if (!open.trouble().isEmpty()) return new Progress(State.WRONG, "sheet not usable");
+        if (open.vehicle().isEmpty()) return new Progress(State.OPEN, "which car?");
+        if (open.audio().orElseThrow() == AudioSign.Verdict.CONTRADICTS) return new Progress(State.WRONG, "audio system?");
+        int all = open.had().size();
+        boolean doubtful = open.doubts().stream().anyMatch(d -> d.kind() != Doubt.Kind.ASSUMED);
+        return new Progress(open.baselinesTaken() == all && !doubtful ? State.SETTLED : State.OPEN, open.baselinesTaken() == all ? "all tested" : "%d to test".formatted(all - open.baselinesTaken()));
+    }
+
+    private static Progress match(OpenJob open) {
+        if (open.design().isEmpty()) return new Progress(State.OPEN, open.vehicle().isPresent() ? "no kit yet" : "");
+        Design design = open.design().get();
+        boolean wrong = !design.installation().faults().isEmpty() || !open.mustsLost().isEmpty();
+        boolean unknown = design.outcomes().values().stream().anyMatch(Outcome.Unknown.class::isInstance);
+        return new Progress(wrong ? State.WRONG : unknown ? State.OPEN : State.SETTLED, design.installation().recipe().radio().orElseThrow().device().name());
+    }
+
+    private static Progress wire(OpenJob open) {
+        if (open.design().isEmpty()) return new Progress(State.OPEN, "");
+        int all = open.joints().size();
+        int joined = open.jointsDone().size();
+        boolean wrong = open.measured().stream().anyMatch(OpenJob.Measured::differs) || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
+        boolean settled = joined == all && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES)) && open.measured().stream().allMatch(OpenJob.Measured::agrees)
+            && open.design().get().worksheet().caps().stream().allMatch(c -> open.done(Fields.cap(c.lead().id())));
+        String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
+        return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);
+    }
+
+    private static Progress prove(OpenJob open) {
+        List<OpenJob.Tried> tried = open.tried();
+        if (tried.isEmpty()) return new Progress(State.OPEN, "");
+        long due = tried.stream().filter(t -> t.check().due()).count();
+        long right = tried.stream().filter(t -> t.check().due() && t.verdict().kind() == Verdict.Kind.SETTLED).count();
+        boolean wrong = tried.stream().anyMatch(t -> t.verdict().kind() == Verdict.Kind.WRONG);
+        boolean settled = tried.stream().allMatch(t -> t.verdict().kind() == Verdict.Kind.SETTLED);
+        return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, "%d of %d right".formatted(right, due));
+    }
+}

@@ -1,0 +1,117 @@
+package velvetbezel.web.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import velvetbezel.drawing.HarnessDrawing;
+import velvetbezel.drawing.Shapes;
+import velvetbezel.harness.Instance;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Provenance;
+import velvetbezel.units.Gauge;
+import velvetbezel.worksheet.CapRow;
+import velvetbezel.worksheet.Deviation;
+import velvetbezel.worksheet.JointRow;
+import velvetbezel.worksheet.LeadEnd;
+
+/** Wire: joints in working order, exceptions to colour-for-colour first, caps, ticked off and read back. */
+public record WireView(Frame frame, String heading, String verdict, boolean kit, boolean readingBack, List<Row> exceptions, Optional<HarnessDrawing> drawing,
+                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, int joints, int joined, int agreed) {
+    /** A lead with its colour drawn and named. */
+    public record Lead(Shapes.Wire wire, String words, String owner) {}
+
+    public record Measure(String field, String id, String where, String expected, String value, Question.Mark mark, String word) {}
+
+    /** @param state "done", "next" or "open" */
+    public record Row(int number, String field, String id, String role, Lead from, String position, String carColour, List<Lead> to, String gauges, boolean exception,
+                      List<String> reasons, List<Measure> readings, String state, String backField, String back) {}
+
+    public record Group(String heading, List<Row> rows) {}
+
+    public record CapLine(String field, String id, Lead lead, String role, String why, String carries, boolean live, boolean done) {}
+
+    /** Two plugs that are pushed together, no joint to make. */
+    public record Mating(String family, String a, String b) {}
+
+    static WireView of(OpenJob open, boolean readingBack, Frame.Trouble trouble) {
+        Frame frame = Frame.of(open, Station.WIRE, trouble);
+        if (open.design().isEmpty())
+            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), 0, 0, 0);
+        Design design = open.design().get();
+        Set<String> done = open.jointsDone();
+        String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
+        Map<JointRow, Row> rows = new LinkedHashMap<>();
+        design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, next)));
+        Map<LeadRole.Group, List<Row>> groups = new LinkedHashMap<>();
+        rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
+        int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
+        return new WireView(frame, heading(design), verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
+            Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
+            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(design), rows.size(), done.size(), agreed);
+    }
+
+    private static String heading(Design design) {
+        int exceptions = design.worksheet().exceptions().size();
+        String joints = Words.sentence(Words.count(design.worksheet().joints().size(), "joint"));
+        return exceptions == 0 ? joints + "; every one is colour to colour" : "%s; going by colour would miss %s".formatted(joints, Words.count(exceptions));
+    }
+
+    private static String verdict(Map<JointRow, Row> rows, Set<String> done, String next, int agreed, boolean readingBack) {
+        if (readingBack) return "%s of %d read back. Name each joint aloud from the harness, last one first, then say whether the sheet agrees.".formatted(Words.sentence(Words.count(agreed)), rows.size());
+        String joined = done.isEmpty() ? "None is joined yet." : done.size() == rows.size() ? "All are joined." : "%s %s joined.".formatted(Words.sentence(Words.count(done.size())), done.size() == 1 ? "is" : "are");
+        return rows.entrySet().stream().filter(e -> e.getKey().id().text().equals(next)).findFirst()
+            .map(e -> joined + " Next: %s, %s to %s.".formatted(e.getValue().role, e.getValue().from.words, e.getValue().to.stream().map(Lead::words).collect(Collectors.joining(" and "))))
+            .orElseGet(() -> joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
+    }
+
+    private static Row row(OpenJob open, JointRow joint, String next) {
+        List<LeadEnd> leads = joint.leads();
+        LeadEnd from = joint.of(Instance.Owner.CAR).or(() -> joint.of(Instance.Owner.PART)).orElse(leads.get(0));
+        List<Lead> to = leads.stream().filter(l -> l != from).map(WireView::lead).toList();
+        String position = from.owner() == Instance.Owner.CAR ? from.place().replaceAll("^main ", "") : "—";
+        String state = open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
+        return new Row(joint.number(), Fields.joint(joint.id()), Ids.of(Fields.joint(joint.id())), joint.role().label(), lead(from), position, carColour(from), to, gauges(leads),
+            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), open.measured().stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())));
+    }
+
+    private static Lead lead(LeadEnd lead) {
+        return new Lead(Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()), lead.colourWords(), lead.owner() == Instance.Owner.RADIO ? "" : lead.device());
+    }
+
+    /** The car's own wire behind an adapter's tail, with its provenance where that is weak. */
+    private static String carColour(LeadEnd lead) {
+        return lead.carColour().map(fact -> {
+            if (fact instanceof velvetbezel.sheet.Fact.Known<velvetbezel.units.WireColour> known)
+                return known.value().words() + (known.from().origin().compareTo(Provenance.Origin.STATED) >= 0 ? " (" + known.from().origin().word() + ")" : "");
+            return ((velvetbezel.sheet.Fact.Missing<velvetbezel.units.WireColour>) fact).conflicting() ? "in conflict" : "not known";
+        }).orElse("");
+    }
+
+    private static String gauges(List<LeadEnd> leads) {
+        return leads.stream().map(l -> l.gauge().known().map(Gauge::nearestAwg).map(String::valueOf).orElse("?")).collect(Collectors.joining("+"));
+    }
+
+    static Measure measure(OpenJob open, OpenJob.Measured m) {
+        String field = Fields.reading(m.reading());
+        return new Measure(field, Ids.of(field), "%s, %s".formatted(m.reading().place(), m.reading().state()),
+            Words.expected(m.reading()), open.value(field),
+            m.volts().isEmpty() ? Question.Mark.OPEN : m.agrees() ? Question.Mark.SETTLED : Question.Mark.WRONG, m.volts().isEmpty() ? "to measure" : m.agrees() ? "agrees" : "does not agree");
+    }
+
+    static CapLine cap(OpenJob open, CapRow cap) {
+        String field = Fields.cap(cap.lead().id());
+        boolean live = cap.carries().value() > 1;
+        return new CapLine(field, Ids.of(field), new Lead(lead(cap.lead()).wire, cap.lead().colourWords(), cap.lead().device()), cap.lead().labelled().map(LeadRole::label).orElse("lead"), cap.why(),
+            live ? "carries %s with key and lamps on".formatted(Words.volts(cap.carries().value())) : "", live, open.done(field));
+    }
+
+    private static List<Mating> plugged(Design design) {
+        return design.installation().matings().stream().map(m -> new Mating(m.family(), device(design, m.instance()), device(design, m.otherInstance()))).toList();
+    }
+
+    private static String device(Design design, String instance) { return design.installation().instance(instance).map(i -> i.device().name()).orElse(instance); }
+}

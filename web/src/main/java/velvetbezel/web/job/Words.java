@@ -1,0 +1,34 @@
+package velvetbezel.web.job;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import velvetbezel.worksheet.Reading;
+
+/** How numbers, money, times and counts are written. */
+final class Words {
+    private static final List<String> COUNT = List.of("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve",
+        "thirteen", "fourteen", "fifteen", "sixteen", "seventeen", "eighteen", "nineteen", "twenty");
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
+
+    private Words() {}
+
+    static String count(int n) { return n < COUNT.size() ? COUNT.get(n) : String.valueOf(n); }
+
+    static String count(int n, String thing) { return count(n) + " " + thing + (n == 1 ? "" : "s"); }
+
+    static String sentence(String text) { return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1); }
+
+    static String money(long cents) { return String.format(Locale.ROOT, "%.2f", cents / 100.0); }
+
+    static String minutes(int minutes) { return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60); }
+
+    static String volts(double volts) { return String.format(Locale.ROOT, "%.1f V", Math.abs(volts) < 0.05 ? 0.0 : volts); }
+
+    /** "12.6 ± 0.5 V". */
+    static String expected(Reading reading) { return "%s ± %s".formatted(volts(reading.expected().value()).replace(" V", ""), volts(reading.tolerance().value())); }
+
+    static String moment(Instant at) { return MOMENT.format(at); }
+}

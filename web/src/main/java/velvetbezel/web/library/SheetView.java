@@ -1,0 +1,86 @@
+package velvetbezel.web.library;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import velvetbezel.drawing.Shapes;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Fact;
+import velvetbezel.sheet.Lead;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.store.Document;
+import velvetbezel.units.Gauge;
+import velvetbezel.units.WireColour;
+
+/** One sheet: its facts, its plugs position by position, its leads. */
+public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions) {
+    public record Line(String name, String value) {}
+
+    /** A plug, or the bare leads of a device. */
+    public record Table(String heading, List<Wire> wires) {}
+
+    /** @param colour drawn and named; @param from provenance where it is not the sheet's own */
+    public record Wire(String place, String role, Shapes.Wire wire, String colour, String gauge, String goes, String from) {}
+
+    static SheetView of(Document document) {
+        Sheet sheet = document.sheet().orElseThrow();
+        List<Line> facts = new ArrayList<>();
+        List<Table> tables = new ArrayList<>();
+        List<Sheet.Caution> cautions = List.of();
+        if (sheet instanceof Sheet.Vehicle v) {
+            facts.addAll(List.of(new Line("Make and model", v.make() + " " + v.model()), new Line("Trim", v.trim()), new Line("Years", v.fromYear() + " to " + v.toYear()),
+                new Line("Opening", v.opening().label()), new Line("Audio system", v.amplified() ? "amplified" : "plain"), new Line("Steering buttons", String.join(", ", v.buttons())),
+                new Line("Devices", v.devices().stream().map(Device::name).collect(Collectors.joining(", ")))));
+            v.car().plugs().forEach(p -> tables.add(plug(sheet, p)));
+            cautions = v.cautions();
+        } else if (sheet instanceof Sheet.Radio r) {
+            facts.addAll(List.of(new Line("Size", r.size().label()), new Line("Price", ShelfView.money(r.priceCents()))));
+            device(sheet, r.device(), tables);
+        } else {
+            Sheet.Part p = (Sheet.Part) sheet;
+            facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Price", ShelfView.money(p.priceCents())), new Line("Labour", p.minutes() + " min")));
+            p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
+            p.device().ifPresent(d -> device(sheet, d, tables));
+        }
+        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions);
+    }
+
+    private static void device(Sheet sheet, Device device, List<Table> tables) {
+        if (!device.leads().isEmpty()) tables.add(new Table("Bare leads", device.leads().stream().map(l -> wire(sheet, l)).toList()));
+        device.plugs().forEach(p -> tables.add(plug(sheet, p)));
+    }
+
+    private static Table plug(Sheet sheet, Plug plug) {
+        return new Table("%s: %s, %d positions, %s".formatted(plug.id().length() == 1 ? "Plug " + plug.id() : plug.id(), plug.family(), plug.size(), plug.socket() ? "socket" : "plug"),
+            plug.positions().stream().map(p -> wire(sheet, p)).toList());
+    }
+
+    private static Wire wire(Sheet sheet, Position p) {
+        if (p.empty()) return new Wire(p.number(), "empty", null, "", "", "", "");
+        String goes = p.to().orElse(p.bare() ? "bare lead" : "");
+        return wire(sheet, p.number(), p.role().orElseThrow(), p.colour(), p.gauge(), goes);
+    }
+
+    private static Wire wire(Sheet sheet, Lead l) { return wire(sheet, l.name(), l.role(), l.colour(), l.gauge(), l.flow().word()); }
+
+    private static Wire wire(Sheet sheet, String place, LeadRole role, Fact<WireColour> colour, Fact<Gauge> gauge, String goes) {
+        boolean drawn = role.group() != LeadRole.Group.PLUGGED && role.group() != LeadRole.Group.LINE || colour.known().isPresent();
+        return new Wire(place, role.label(), drawn ? Shapes.Wire.of("M1 6H33", colour, place, words(colour)) : null, drawn ? words(colour) : "",
+            gauge.known().map(g -> "AWG " + g.nearestAwg()).orElse(""), goes, from(sheet, colour));
+    }
+
+    private static String words(Fact<WireColour> colour) {
+        if (colour instanceof Fact.Known<WireColour> known) return known.value().words();
+        Fact.Missing<WireColour> missing = (Fact.Missing<WireColour>) colour;
+        return missing.conflicting() ? missing.claims().stream().map(c -> c.value().words()).collect(Collectors.joining(" or ")) : "not stated";
+    }
+
+    private static String from(Sheet sheet, Fact<WireColour> colour) {
+        if (colour instanceof Fact.Known<WireColour> known) return known.from().equals(sheet.header().from()) ? "" : known.from().toString();
+        return ((Fact.Missing<WireColour>) colour).conflicting() ? Optional.of((Fact.Missing<WireColour>) colour).get().claims().stream().map(c -> c.from().toString()).collect(Collectors.joining(" against ")) : "";
+    }
+}
