@@ -20,15 +20,15 @@ import velvetbezel.worksheet.Worksheet;
  */
 public record HarnessDrawing(double width, double height, List<Shapes.Wire> lanes, List<Shapes.Wire> drops, List<Shapes.Dot> dots,
                              List<Shapes.Box> boxes, List<Shapes.Text> texts, List<Shapes.Bar> bars) {
-    private static final double WIDTH = 800;
     private static final double LANE = 23;
     private static final double GROUP_GAP = 7;
     private static final double CAP_LANE = 13;
     private static final double CAR_LEFT = 84;
     private static final double CAR_RIGHT = 136;
-    private static final double DOT = 560;
-    private static final double RADIO_LEFT = 664;
-    private static final double RADIO_RIGHT = 704;
+    private static final double RADIO_LEAST_LEFT = 664;
+    private static final double RADIO_WIDTH = 40;
+    private static final double DOT_TO_RADIO = 104;
+    private static final double RIGHT_MARGIN = 96;
     private static final double PIN = 40;
     private static final double FIRST_PART = 176;
     private static final double PART_GAP = 16;
@@ -38,7 +38,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
     private static final double BASELINE = 4.5;
     private static final double TOP = 26;
 
-    public String viewBox() { return "0 0 %.0f %.0f".formatted(width, height); }
+    public String viewBox() { return Shapes.path("0 0 %.0f %.0f", width, height); }
 
     /** @param done ids of the joints that are made; the first other one is the next */
     public static HarnessDrawing of(Worksheet worksheet, Set<String> done) { return new Draughtsman(worksheet, done).draw(); }
@@ -55,6 +55,8 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
         /** Where each lead of a part drops from its lane, by part. */
         private final Map<String, Map<TerminalId, Double>> pins = new LinkedHashMap<>();
         private final Map<String, Part> parts = new LinkedHashMap<>();
+        /** Moves to the right where the parts below need the room. */
+        private double radioLeft = RADIO_LEAST_LEFT;
         private double plugTop;
         private String plug = "";
         private double y = TOP;
@@ -82,10 +84,10 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             closePlug(lastLane);
             y = parts(lastLane + LANE / 2) + (pins.isEmpty() ? LANE / 2 + 2 : LANE);
             double radioBottom = Math.max(lastLane, caps()) + LANE / 2;
-            boxes.add(new Shapes.Box(RADIO_LEFT, radioTop, RADIO_RIGHT - RADIO_LEFT, radioBottom - radioTop));
+            boxes.add(new Shapes.Box(radioLeft, radioTop, RADIO_WIDTH, radioBottom - radioTop));
             texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, 9, "middle", "caption", "car's plugs"));
-            texts.add(new Shapes.Text((RADIO_LEFT + RADIO_RIGHT) / 2, 9, "middle", "caption", "radio's leads"));
-            return new HarnessDrawing(WIDTH, radioBottom + 6, List.copyOf(lanes), List.copyOf(drops), List.copyOf(dots), List.copyOf(boxes), List.copyOf(texts), List.copyOf(bars));
+            texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH / 2, 9, "middle", "caption", "radio's leads"));
+            return new HarnessDrawing(radioLeft + RADIO_WIDTH + RIGHT_MARGIN, radioBottom + 6, List.copyOf(lanes), List.copyOf(drops), List.copyOf(dots), List.copyOf(boxes), List.copyOf(texts), List.copyOf(bars));
         }
 
         private void placePins() {
@@ -101,6 +103,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
                 pins.put(entry.getKey(), pins(part, entry.getValue()));
                 left += part.width + PART_GAP;
             }
+            radioLeft = Math.max(RADIO_LEAST_LEFT, left);
         }
 
         private static Map<TerminalId, Double> pins(Part part, List<LeadEnd> leads) {
@@ -123,17 +126,17 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             Optional<LeadEnd> car = row.of(Instance.Owner.CAR);
             Optional<LeadEnd> radio = row.of(Instance.Owner.RADIO);
             List<Double> partXs = row.leads().stream().flatMap(l -> pin(l).stream()).sorted().toList();
-            double dot = partXs.isEmpty() ? DOT : partXs.get(0);
+            double dot = partXs.isEmpty() ? radioLeft - DOT_TO_RADIO : partXs.get(0);
             double last = partXs.isEmpty() ? dot : partXs.get(partXs.size() - 1);
             carPlug(car);
             car.ifPresent(lead -> {
-                lanes.add(wire(lead, "M%.0f %.1fH%.0f".formatted(CAR_RIGHT, y, radio.isPresent() ? dot : last)));
+                lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", CAR_RIGHT, y, radio.isPresent() ? dot : last)));
                 texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + BASELINE, "middle", "position", lead.place().replaceAll("^main ", "")));
                 texts.add(new Shapes.Text(CAR_LEFT - 8, y + BASELINE, "end", "code", lead.carColour().flatMap(c -> c.known()).map(WireColour::codes).orElse("?")));
             });
             radio.ifPresent(lead -> {
-                lanes.add(wire(lead, "M%.0f %.1fH%.0f".formatted(dot, y, RADIO_LEFT)));
-                texts.add(new Shapes.Text(RADIO_RIGHT + 8, y + BASELINE, "start", "code", codes(lead)));
+                lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", dot, y, radioLeft)));
+                texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH + 8, y + BASELINE, "start", "code", codes(lead)));
             });
             String state = done.contains(row.id().text()) ? "done" : row.id().text().equals(next) ? "next" : "open";
             dots.add(new Shapes.Dot(dot, y, String.valueOf(row.number()), state, row.exception(), row.id().text(), "Joint %d, %s".formatted(row.number(), row.role().label())));
@@ -183,21 +186,21 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
 
         private void stub(CapRow cap) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
-            double end = radio ? RADIO_LEFT - 46 : CAR_RIGHT + 46;
-            lanes.add(wire(cap.lead(), "M%.0f %.1fH%.0f".formatted(end, y, radio ? RADIO_LEFT : CAR_RIGHT)));
+            double end = radio ? radioLeft - 46 : CAR_RIGHT + 46;
+            lanes.add(wire(cap.lead(), Shapes.path("M%.0f %.1fH%.0f", end, y, radio ? radioLeft : CAR_RIGHT)));
             bars.add(new Shapes.Bar(end, y));
             if (!radio) {
                 boxes.add(new Shapes.Box(CAR_LEFT, y - CAP_LANE / 2, CAR_RIGHT - CAR_LEFT, CAP_LANE));
                 texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + 4, "middle", "tiny", cap.lead().place().replaceAll("^main ", "")));
             } else {
-                texts.add(new Shapes.Text(RADIO_RIGHT + 8, y + 4, "start", "tiny", codes(cap.lead())));
+                texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH + 8, y + 4, "start", "tiny", codes(cap.lead())));
             }
         }
 
         private void words(CapRow cap, int count, double middle) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
             String text = (count == 1 ? "capped: " : count + " capped one by one: ") + cap.why().substring(0, 1).toLowerCase(java.util.Locale.ROOT) + cap.why().substring(1).replaceAll("\\.$", "");
-            texts.add(new Shapes.Text(radio ? RADIO_LEFT - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
+            texts.add(new Shapes.Text(radio ? radioLeft - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
         }
 
         /** Parts below the lanes, their leads dropping at right angles. @return the lowest edge */
@@ -210,7 +213,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
                     texts.add(new Shapes.Text(part.left + part.width / 2, top + PART_HEIGHT / 2 + BASELINE + (i - (part.lines.size() - 1) / 2.0) * 17, "middle", "part", part.lines.get(i)));
                 for (JointRow row : worksheet.joints())
                     for (LeadEnd lead : row.leads())
-                        pin(lead).filter(x -> lead.id().instance().equals(instance)).ifPresent(x -> drops.add(wire(lead, "M%.0f %.1fV%.1f".formatted(x, laneOf(row), top))));
+                        pin(lead).filter(x -> lead.id().instance().equals(instance)).ifPresent(x -> drops.add(wire(lead, Shapes.path("M%.0f %.1fV%.1f", x, laneOf(row), top))));
             });
             return top + PART_HEIGHT;
         }

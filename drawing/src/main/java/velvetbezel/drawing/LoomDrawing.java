@@ -22,12 +22,12 @@ public record LoomDrawing(double width, double height, List<Strand> strands, Lis
 
     public record Branch(String name, String note, String href, String style, String word, boolean current, String path, double x, double y) {}
 
-    public String viewBox() { return "0 0 %.0f %.0f".formatted(width, height); }
+    public String viewBox() { return Shapes.path("0 0 %.0f %.0f", width, height); }
 
     public static LoomDrawing of(List<Station> stations) {
         double height = FIRST + PITCH * stations.size();
         List<Strand> strands = new ArrayList<>();
-        for (int i = 0; i < COLOURS.length; i++) strands.add(new Strand("M%d 0V%.0f".formatted(27 + 5 * i, height - 4 * i), COLOURS[i]));
+        for (int i = 0; i < COLOURS.length; i++) strands.add(new Strand(Shapes.path("M%d 0V%.0f", 27 + 5 * i, height - 4 * i), COLOURS[i]));
         List<Band> bands = new ArrayList<>();
         List<Branch> branches = new ArrayList<>();
         for (int i = 0; i < stations.size(); i++) {
@@ -35,7 +35,7 @@ public record LoomDrawing(double width, double height, List<Strand> strands, Lis
             double y = FIRST + PITCH * i;
             bands.add(new Band(y - 44));
             branches.add(new Branch(s.name(), s.note(), s.href(), s.state().name().toLowerCase(java.util.Locale.ROOT), word(s.state()), s.current(),
-                "M47 %.0fC47 %.0f 53 %.0f 69 %.0f".formatted(y - 26, y - 4, y, y), KNOT_X, y));
+                Shapes.path("M47 %.0fC47 %.0f 53 %.0f 69 %.0f", y - 26, y - 4, y, y), KNOT_X, y));
         }
         return new LoomDrawing(176, height, List.copyOf(strands), List.copyOf(bands), List.copyOf(branches));
     }

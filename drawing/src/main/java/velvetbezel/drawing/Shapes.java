@@ -1,5 +1,6 @@
 package velvetbezel.drawing;
 
+import java.util.Locale;
 import java.util.Optional;
 import velvetbezel.sheet.Fact;
 import velvetbezel.units.Colour;
@@ -33,6 +34,9 @@ public final class Shapes {
 
     /** The end of a capped lead: a short bar across it. */
     public record Bar(double x, double y) {}
+
+    /** Numbers in paths have a decimal point, whatever the machine's language. */
+    static String path(String format, Object... numbers) { return String.format(Locale.ROOT, format, numbers); }
 
     static String css(Colour colour) { return colour.word().replace(' ', '-'); }
 }

@@ -50,7 +50,8 @@ async function deliver(action, body, seen) {
 /** Takes over the regions of the page that came back. */
 function follow(page) {
   const active = document.activeElement;
-  const kept = [...document.querySelectorAll('[data-dirty]')].filter((i) => i.id).map((i) => [i.id, i.value, i.dataset.seen]);
+  // what is being typed stays as typed: the field under the caret, and those not sent yet
+  const kept = [...document.querySelectorAll('[data-dirty], input:focus, textarea:focus')].filter((i) => i.id).map((i) => [i.id, i.value, i.dataset]);
   const caret = active?.selectionStart ?? null;
   for (const region of document.querySelectorAll('[data-live]')) {
     const fresh = page.getElementById(region.id);
@@ -61,9 +62,11 @@ function follow(page) {
   document.body.className = page.body.className;
   document.body.classList.add('scripted');
   document.title = page.title;
-  for (const [id, value, seen] of kept) {
+  for (const [id, value, { dirty, seen }] of kept) {
     const input = document.getElementById(id);
-    if (input) { input.value = value; input.dataset.dirty = 'yes'; input.dataset.seen = seen; }
+    if (!input || input.type === 'radio' || input.type === 'checkbox') continue;
+    input.value = value;
+    if (dirty) Object.assign(input.dataset, { dirty, seen });
   }
   const again = active?.id && document.getElementById(active.id);
   if (again) {

@@ -11,7 +11,7 @@ import velvetbezel.prove.TestPlan;
 import velvetbezel.worksheet.Worksheet;
 
 /** A chosen kit in its car, with everything that is computed from it. */
-public record Design(Installation installation, Map<FunctionId, Outcome> outcomes, Worksheet worksheet, TestPlan plan) {
+record Design(Installation installation, Map<FunctionId, Outcome> outcomes, Worksheet worksheet, TestPlan plan) {
     static Design of(Installation installation, Catalogue catalogue) {
         Map<FunctionId, Outcome> outcomes = Outcomes.compare(Builder.factory(installation.recipe().vehicle()), installation, catalogue);
         return new Design(installation, outcomes, Worksheet.of(installation), TestPlan.of(installation, catalogue, outcomes));

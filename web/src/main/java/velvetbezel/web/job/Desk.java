@@ -45,7 +45,7 @@ public class Desk {
         this.library = library;
     }
 
-    public OpenJob open(int number) { return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number))); }
+    OpenJob open(int number) { return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number))); }
 
     /** A job as stored, or as it would be with other fields. */
     OpenJob open(Job job) {

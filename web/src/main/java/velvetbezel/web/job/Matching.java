@@ -7,14 +7,14 @@ import velvetbezel.store.Library;
 
 /** The kits for a job's car, worked out once for each state of its sheets. */
 @Service
-public class Matching {
+class Matching {
     private static final int KEPT = 20;
     private final Library library;
     private final Recent<String, Matched> recent = new Recent<>(KEPT);
 
     Matching(Library library) { this.library = library; }
 
-    public Matched kits(OpenJob open) {
+    Matched kits(OpenJob open) {
         String key = library.revision() + open.job().fields().entrySet().stream().filter(f -> f.getKey().equals(Fields.VEHICLE) || f.getKey().startsWith("settled/")).sorted(java.util.Map.Entry.comparingByKey()).toList();
         return recent.get(key, () -> Matcher.match(open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
     }

@@ -29,7 +29,7 @@ import velvetbezel.worksheet.Reading;
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-public record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
+record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
                Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
     /** A check with what was found at arrival and now. */
     record Tried(Check check, Baseline before, Result result, Verdict verdict) {}

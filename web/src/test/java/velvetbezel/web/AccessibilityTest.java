@@ -1,0 +1,54 @@
+package velvetbezel.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import velvetbezel.store.Jobs;
+
+/** WCAG 2.2 AA as far as a machine can tell, at the bench and in the car. */
+class AccessibilityTest extends InBrowser {
+    private static final List<String> LEVELS = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+    private int job;
+
+    @BeforeAll void work() {
+        job = TestApp.bean(Jobs.class).create("To be looked at", "Ines Hallam", Map.of("vehicle", "meridale-plover-2019-amplified", "radio", "ondel-47",
+            "parts", "quillmoor-plover-panel,thornlea-plover-amplified,marlstone-plover-iso-fed,ashdyke-bus-power", "wish/chimes", "must stay", "result/power", "NOT_RIGHT", "baseline/power", "WORKED", "vin", "1M8GDM9A1KP042788")).number();
+    }
+
+    @ParameterizedTest @ValueSource(strings = {"arrive", "match", "wire", "wire?read=back", "prove", "hand-over", "log"}) void stationsHaveNoAccessibilityFault(String station) { check("/jobs/%d/%s".formatted(job, station)); }
+
+    @ParameterizedTest @ValueSource(strings = {"/jobs", "/vehicles", "/radios", "/parts", "/sheets/meridale-plover-2019-amplified", "/sheets/quillmoor-plover-panel", "/who", "/jobs/99999/wire"}) void otherPagesHaveNone(String path) { check(path); }
+
+    private void check(String path) {
+        for (int width : List.of(1280, 390)) {
+            Page page = window("ines", width, 844);
+            page.navigate(path);
+            List<Rule> faults = new AxeBuilder(page).withTags(LEVELS).analyze().getViolations();
+            assertEquals(List.of(), faults.stream().map(f -> width + ": " + f.getId() + " " + f.getNodes().get(0).getHtml()).toList());
+            int beyond = ((Number) page.evaluate("document.documentElement.scrollWidth - innerWidth")).intValue();
+            assertTrue(beyond <= 0, () -> path + " is wider than the window of " + width);
+            page.context().close();
+        }
+        assertEquals(List.of(), console.stream().filter(m -> !m.contains("404")).toList());
+    }
+
+    /** A finger in the car needs 48 px. */
+    @ParameterizedTest @ValueSource(ints = {390, 844}) void buttonsOfTheFinalTestAreLargeEnoughForAFinger(int width) {
+        Page page = window("ines", width, 844);
+        page.navigate("/jobs/%d/prove".formatted(job));
+        for (Locator button : page.locator(".hand-buttons .btn").all()) {
+            BoundingBox box = button.boundingBox();
+            assertTrue(box.height >= 48 && box.width >= 48, () -> button.textContent() + " is " + box.width + " by " + box.height);
+        }
+    }
+}

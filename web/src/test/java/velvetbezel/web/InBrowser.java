@@ -1,0 +1,61 @@
+package velvetbezel.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.Cookie;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Drives the interface in Debian's headless Chromium; what the console says as an error is kept. */
+@ExtendWith(TestApp.class)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+public abstract class InBrowser {
+    private static final List<String> ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync");
+    private static final int PATIENCE = 10_000;
+    protected final List<String> console = new ArrayList<>();
+    private Playwright playwright;
+    private Browser browser;
+
+    @BeforeAll void openBrowser() {
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(ARGUMENTS));
+    }
+
+    @AfterAll void closeBrowser() { playwright.close(); }
+
+    @AfterEach void forget() { console.clear(); }
+
+    /** A window of its own for one person; @param person empty for somebody not named yet */
+    protected Page window(String person, int width, int height) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setBaseURL(TestApp.url()).setAcceptDownloads(true));
+        if (!person.isEmpty()) context.addCookies(List.of(new Cookie("person", person).setUrl(TestApp.url())));
+        context.setDefaultTimeout(PATIENCE);
+        Page page = context.newPage();
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")) console.add(m.text());
+        });
+        page.onPageError(e -> console.add(e));
+        return page;
+    }
+
+    protected Page window(String person) { return window(person, 1280, 800); }
+
+    /** Does something that saves, and waits until the page has followed. */
+    protected static void saved(Page page, Runnable act) {
+        int loads = loads(page);
+        act.run();
+        page.waitForFunction("n => Number(document.body.dataset.loads ?? 0) > n", loads);
+    }
+
+    private static int loads(Page page) { return ((Number) page.evaluate("Number(document.body.dataset.loads ?? 0)")).intValue(); }
+}

@@ -1,0 +1,164 @@
+package velvetbezel.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** One job from arrival to hand-over in the browser; what the pages say is computed by running the installation. */
+class JobPathTest extends InBrowser {
+    private static final String HEADING = "h1";
+
+    private static void go(Page page, String station) { page.locator(".loom").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(station)).click(); }
+
+    private static Locator button(Page page, String name) { return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)); }
+
+    @Test void minibusFromArrivalToHandOver() throws Exception {
+        Page page = window("");
+        page.navigate("/");
+        button(page, "Ines Hallam").click();
+        assertThat(page.locator(HEADING)).containsText("open");
+        page.getByText("Rowing club's minibus").click();
+
+        arrive(page);
+        match(page);
+        wire(page);
+        prove(page);
+        handOver(page);
+        assertEquals(List.of(), console.stream().filter(m -> !m.contains("422")).toList());
+    }
+
+    private static void arrive(Page page) {
+        assertThat(page.locator(HEADING)).hasText("Corrick Ferryman, plain audio: fourteen functions to keep");
+        Locator vin = page.locator("#vin");
+        saved(page, () -> {
+            vin.fill("1M8GDM9AXKPO42788");
+            vin.press("Enter");
+        });
+        assertThat(page.locator("#vin-note .fault")).hasText("Character 12 is O, and a VIN has no I, O or Q. It is probably 0.");
+        assertThat(vin).hasValue("1M8GDM9AXKPO42788");
+        saved(page, () -> {
+            vin.fill("1M8GDM9A1KP042788");
+            vin.press("Enter");
+        });
+        assertThat(page.locator("#vin-note")).containsText("Check digit (position 9) is 1 where X is expected. It binds for vehicles sold in North America");
+        assertThat(page.locator("#questions")).containsText("VIN: check digit");
+        for (Locator row : page.locator(".baseline tr[id]").all()) {
+            Locator worked = row.getByText("● worked");
+            if (worked.count() == 1) saved(page, worked::click);
+        }
+        saved(page, () -> page.locator("tr", new Page.LocatorOptions().setHasText("Sound rear left")).getByText("▲ faulty").click());
+        assertThat(page.locator(".verdict")).hasText("The baseline is complete. One was faulty before the work began.");
+        saved(page, () -> page.getByLabel("Wish: Hands-free calls").selectOption("must stay"));
+        assertThat(page.locator("#questions")).not().containsText("Baseline:");
+    }
+
+    private static void match(Page page) {
+        go(page, "Match");
+        assertThat(page.locator(HEADING)).hasText("Six complete kits; the best, Pebblefen P2, loses nothing");
+        assertThat(page.locator(".verdict")).containsText("Must stay: hands-free calls. Three of 6 kits keep all of it.");
+        Locator first = page.locator(".kits > tbody > tr").first();
+        assertThat(first).containsText("161.40");
+        assertThat(first).containsText("45 min");
+        assertThat(page.locator(".out")).containsText("No dash kit here holds a two-DIN radio in the one-DIN opening of this vehicle.");
+        saved(page, () -> first.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choose kit A")).click());
+        assertThat(page.locator(HEADING)).hasText("Kit A is chosen: Pebblefen P2, loses nothing");
+    }
+
+    private static void wire(Page page) {
+        go(page, "Wire");
+        assertThat(page.locator(HEADING)).hasText("Fourteen joints; going by colour would miss four");
+        assertThat(page.locator("#exceptions")).containsText("Position A7 of this car carries constant, where ISO 10487 has accessory.");
+        Locator keyOff = page.getByLabel("A7, key off 12.6 ± 0.5 V");
+        saved(page, () -> {
+            keyOff.fill("0.2");
+            keyOff.press("Enter");
+        });
+        assertThat(page.locator("#questions")).containsText("A7, key off reads 0.2 V");
+        saved(page, () -> {
+            keyOff.fill("12,4 V");
+            keyOff.press("Enter");
+        });
+        assertThat(page.locator(".reading").first()).containsText("agrees");
+        assertThat(page.locator("#questions")).containsText("Five readings to take");
+        for (int i = 1; i <= 14; i++) saved(page, () -> page.locator("table.joints .btn-next").click());
+        assertThat(page.locator(".verdict")).hasText("All are joined. Next: read the whole list back.");
+        assertEquals(14, page.locator(".dot.done").count());
+        for (Locator cap : page.locator(".caps .btn-quiet").all().stream().toList()) saved(page, () -> page.locator(".caps .btn-quiet").first().click());
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Read back")).click();
+        for (int i = 1; i <= 14; i++) saved(page, () -> page.locator(".backs .btn-quiet").getByText("agrees", new Locator.GetByTextOptions().setExact(true)).first().click());
+        assertThat(page.locator(".verdict")).containsText("Fourteen of 14 read back.");
+    }
+
+    private static void prove(Page page) {
+        go(page, "Prove");
+        assertThat(page.locator(HEADING)).hasText("Fifteen checks before the dash is closed");
+        for (int i = 1; i <= 15; i++) {
+            boolean oldFault = page.locator(".hand h2").textContent().equals("Sound rear left");
+            if (oldFault) page.getByPlaceholder("Reading or note").fill("cone torn");
+            saved(page, () -> button(page, oldFault ? "Not right" : "Right, next").click());
+        }
+        assertThat(page.locator(".all-done")).containsText("Every check has a result");
+        assertThat(page.locator(".checks")).containsText("Was faulty at arrival already.");
+        assertThat(page.locator(".checks")).containsText("cone torn");
+    }
+
+    private static void handOver(Page page) throws IOException, java.sql.SQLException {
+        go(page, "Hand over");
+        assertThat(page.locator(".paper")).containsText("14 of 14 joined, 14 read back");
+        assertThat(page.locator(".paper")).containsText("No amplifier is switched by it. It carries 12.5 V with key and lamps on.");
+        saved(page, () -> page.locator("#handed").click());
+        assertThat(page.locator(HEADING)).hasText("Handed over");
+        Download archive = page.waitForDownload(() -> page.getByText("Save the job archive").click());
+        assertEquals("job-214.zip", archive.suggestedFilename());
+        readBackElsewhere(page, Files.readAllBytes(archive.path()));
+    }
+
+    /** In an empty workshop the archive gives the same job, computed from the sheets that came with it. */
+    private static void readBackElsewhere(Page page, byte[] zip) throws java.sql.SQLException {
+        try (ConfigurableApplicationContext other = TestApp.start("../demo")) {
+            other.getBean(velvetbezel.store.Jobs.class).list().forEach(j -> assertTrue(j.number() >= 214));
+            page.context().addCookies(List.of(new com.microsoft.playwright.options.Cookie("person", "wren").setUrl(TestApp.url(other))));
+            page.navigate(TestApp.url(other) + "/jobs");
+            page.locator("#archive").setInputFiles(new FilePayload("job-214.zip", "application/zip", zip));
+            button(page, "Take it in").click();
+            assertThat(page.locator(".job-line")).containsText("Rowing club's minibus");
+            go(page, "Hand over");
+            assertThat(page.locator(HEADING)).hasText("Handed over");
+            assertThat(page.locator(".paper")).containsText("cone torn");
+            page.locator("#questions").getByText("Log of this job").click();
+            assertThat(page.locator(".log")).containsText("Chose the kit: Pebblefen P2, one-DIN, Quillmoor frame for the Ferryman, Thornlea ISO A and B with steering tail");
+        }
+    }
+
+    @Test void crossoverShowsItsLossesBeforeThePurchaseAndItsConflictUntilItIsSettled() {
+        Page page = window("tomas");
+        page.navigate("/jobs/215/match");
+        assertThat(page.locator(".kits > tbody > tr").first()).containsText("loses nothing");
+        Locator plain = page.locator(".kits > tbody > tr").filter(new Locator.FilterOptions().setHasText("Thornlea harness for the Plover, plain audio")).first();
+        assertThat(plain).containsText("Factory amplifier");
+        Locator amplifier = plain.locator(".loss").filter(new Locator.FilterOptions().setHas(page.locator("summary", new Page.LocatorOptions().setHasText("Factory amplifier"))));
+        amplifier.locator("> summary").first().click();
+        assertThat(amplifier).containsText("The way ends at position main 9 (amp remote) of the car's plug, which nothing feeds.");
+        assertThat(amplifier).containsText("Would be mended by a part that carries amp remote.");
+        saved(page, () -> page.getByLabel("Choose kit A").click());
+        go(page, "Wire");
+        assertThat(page.locator(HEADING)).hasText("Six joints; going by colour would miss three");
+        assertThat(page.locator("#questions")).containsText("Position 9 (amp remote) has two colours");
+        saved(page, () -> button(page, "blue/yellow").click());
+        assertThat(page.locator("#questions")).not().containsText("two colours");
+        assertThat(page.locator(".harness")).containsText("BU/YE");
+        saved(page, () -> page.locator("#undo").click());
+        assertThat(page.locator("#questions")).containsText("two colours");
+    }
+}

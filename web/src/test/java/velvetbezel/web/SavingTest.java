@@ -1,0 +1,107 @@
+package velvetbezel.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import velvetbezel.store.Job;
+import velvetbezel.store.Jobs;
+
+/** Saved as it is made; nothing typed is lost; a second person's stale edit is refused with both versions. */
+class SavingTest extends InBrowser {
+    private Job job;
+    private Jobs jobs;
+
+    @BeforeEach void open() {
+        jobs = TestApp.bean(Jobs.class);
+        job = jobs.create("A job of two people", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006"));
+    }
+
+    private Optional<String> stored(String field) { return jobs.find(job.number()).orElseThrow().field(field); }
+
+    private String path(String station) { return "/jobs/" + job.number() + "/" + station; }
+
+    @Test void textIsSavedWhileItIsTypedAndTheCaretStays() {
+        Page page = window("ines");
+        page.navigate(path("arrive"));
+        saved(page, () -> page.locator("#note").pressSequentially("Squeaks at "));
+        page.keyboard().type("idle");
+        saved(page, () -> page.locator("#customer").focus());
+        assertEquals(Optional.of("Squeaks at idle"), stored("note"));
+        page.reload();
+        assertThat(page.locator("#note")).hasValue("Squeaks at idle");
+    }
+
+    @Test void secondPersonsStaleEditIsRefusedWithBothVersions() {
+        Page ines = window("ines");
+        Page tomas = window("tomas");
+        ines.navigate(path("arrive"));
+        tomas.navigate(path("arrive"));
+        saved(ines, () -> ines.locator("#customer").fill("Amsel"));
+        saved(tomas, () -> tomas.locator("#customer").fill("Anselm"));
+        Locator refused = tomas.locator("#alerts .refused");
+        assertThat(refused).containsText("Customer: changed by Ines Hallam meanwhile");
+        assertThat(refused.locator("dd").first()).hasText("Amsel");
+        assertThat(refused.locator("dd").last()).hasText("Anselm");
+        assertEquals(Optional.of("Amsel"), stored("customer"));
+        saved(tomas, () -> tomas.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Replace it with mine")).click());
+        assertEquals(Optional.of("Anselm"), stored("customer"));
+        assertThat(tomas.locator("#alerts .refused")).hasCount(0);
+    }
+
+    @Test void changesOfDifferentFieldsByTwoPeopleBothStand() {
+        Page ines = window("ines");
+        Page tomas = window("tomas");
+        ines.navigate(path("arrive"));
+        tomas.navigate(path("arrive"));
+        saved(ines, () -> ines.locator("#customer").fill("Amsel"));
+        saved(tomas, () -> tomas.getByLabel("Badge on the speaker grilles").check());
+        assertEquals(Optional.of("Amsel"), stored("customer"));
+        assertEquals(Optional.of("yes"), stored("sign/grille-badge"));
+        assertThat(tomas.locator("#customer")).hasValue("Amsel");
+        assertThat(tomas.locator("#questions")).containsText("Plain or amplified?");
+    }
+
+    @Test void withoutConnectionTheChangeWaitsAndIsSavedAfterwards() {
+        Page page = window("ines");
+        page.navigate(path("arrive"));
+        page.context().setOffline(true);
+        page.getByLabel("More plugs than the plain version").check();
+        assertThat(page.locator("#saving")).containsText("Not saved yet: no connection.");
+        saved(page, () -> page.context().setOffline(false));
+        assertEquals(Optional.of("yes"), stored("sign/more-plugs"));
+        assertThat(page.locator("#saving")).hasText("");
+    }
+
+    @Test void keysMoveAlongTheLoom() {
+        Page page = window("ines");
+        page.navigate(path("arrive"));
+        page.keyboard().press("3");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/wire$"));
+        page.keyboard().press("k");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/match$"));
+        page.keyboard().press("j");
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/wire$"));
+    }
+
+    @Test void anotherKitTakesBackExactlyTheWorkItUndoesAndUndoBringsItBack() {
+        Page page = window("ines");
+        jobs.change(job.id(), "Ines Hallam", "kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
+            "joint/joint ground", Optional.of("done"), "joint/joint steering 1", Optional.of("done"), "result/power", Optional.of("RIGHT")));
+        page.navigate(path("match"));
+        Locator interfaceless = page.locator(".kits > tbody > tr").filter(new Locator.FilterOptions().setHasText("Tarnlight Minor")).filter(new Locator.FilterOptions().setHasText("steering tail")).first();
+        saved(page, () -> interfaceless.getByRole(AriaRole.BUTTON).click());
+        assertEquals(Optional.empty(), stored("joint/joint steering 1"));
+        assertEquals(Optional.empty(), stored("result/power"));
+        saved(page, () -> page.locator("#undo").click());
+        assertEquals(Optional.of("done"), stored("joint/joint steering 1"));
+        assertEquals(Optional.of("RIGHT"), stored("result/power"));
+        assertEquals(Optional.of("pebblefen-p2"), stored("radio"));
+    }
+}

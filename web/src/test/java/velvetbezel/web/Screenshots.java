@@ -1,0 +1,54 @@
+package velvetbezel.web;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import velvetbezel.store.Job;
+import velvetbezel.store.Jobs;
+
+/** Takes the pictures of docs/screenshots from the demo: ./test -Dvb.screenshots=../docs/screenshots -Dtest=Screenshots */
+@EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
+class Screenshots extends InBrowser {
+    private final Jobs jobs = TestApp.bean(Jobs.class);
+
+    @Test void takeThem() {
+        work("Rowing club's minibus", minibus());
+        work("Vet's crossover", Map.of("radio", "ondel-47", "parts", "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed", "wish/chimes", "must stay",
+            "joint/joint ground", "done", "joint/joint constant", "done"));
+        Page bench = window("ines");
+        shot(bench, "/jobs", "jobs");
+        shot(bench, "/jobs/214/arrive", "arrive");
+        shot(bench, "/jobs/215/match", "match");
+        shot(bench, "/jobs/215/wire", "wire");
+        shot(bench, "/jobs/214/wire#f-joint-joint-ground", "wire-joints");
+        shot(bench, "/jobs/214/prove", "prove");
+        shot(bench, "/jobs/214/hand-over", "hand-over");
+        shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
+        shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
+    }
+
+    private static Map<String, String> minibus() {
+        Map<String, String> fields = new LinkedHashMap<>(Map.of("radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering", "wish/hands-free", "must stay", "wish/reception", "must stay",
+            "reading/car.A.7/key off", "12.4", "joint/joint ground", "done", "joint/joint constant", "done"));
+        for (String f : new String[] {"power", "memory", "dimming", "standby", "front left", "front right", "rear right", "reception"}) fields.put("baseline/" + f, "WORKED");
+        fields.put("baseline/rear left", "FAULTY");
+        for (String f : new String[] {"power", "memory", "dimming"}) fields.put("result/" + f, "RIGHT");
+        return fields;
+    }
+
+    private void work(String title, Map<String, String> fields) {
+        Job job = jobs.list().stream().filter(j -> j.title().equals(title)).findFirst().orElseThrow();
+        Map<String, Optional<String>> changes = new LinkedHashMap<>();
+        fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
+        jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), changes);
+    }
+
+    private static void shot(Page page, String path, String name) {
+        page.navigate(path);
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
+    }
+}
