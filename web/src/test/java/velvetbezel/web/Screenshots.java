@@ -10,11 +10,9 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
 
-/** Takes the pictures of docs/screenshots from the demo: ./test -Dvb.screenshots=../docs/screenshots -Dtest=Screenshots */
+/** Takes the pictures of docs/screenshots from the demo: see README.md */
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
 class Screenshots extends InBrowser {
-    private final Jobs jobs = TestApp.bean(Jobs.class);
-
     @Test void takeThem() {
         work("Rowing club's minibus", minibus());
         work("Vet's crossover", Map.of("radio", "ondel-47", "parts", "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed", "wish/chimes", "must stay",
@@ -24,7 +22,9 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/arrive", "arrive");
         shot(bench, "/jobs/215/match", "match");
         shot(bench, "/jobs/215/wire", "wire");
-        shot(bench, "/jobs/214/wire#f-joint-joint-ground", "wire-joints");
+        bench.navigate("/jobs/214/wire");
+        bench.evaluate("document.querySelector('.bar-line').scrollIntoView()");
+        picture(bench, "wire-joints");
         shot(bench, "/jobs/214/prove", "prove");
         shot(bench, "/jobs/214/hand-over", "hand-over");
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
@@ -40,7 +40,8 @@ class Screenshots extends InBrowser {
         return fields;
     }
 
-    private void work(String title, Map<String, String> fields) {
+    private static void work(String title, Map<String, String> fields) {
+        Jobs jobs = TestApp.bean(Jobs.class);
         Job job = jobs.list().stream().filter(j -> j.title().equals(title)).findFirst().orElseThrow();
         Map<String, Optional<String>> changes = new LinkedHashMap<>();
         fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
@@ -49,6 +50,10 @@ class Screenshots extends InBrowser {
 
     private static void shot(Page page, String path, String name) {
         page.navigate(path);
+        picture(page, name);
+    }
+
+    private static void picture(Page page, String name) {
         page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
     }
 }

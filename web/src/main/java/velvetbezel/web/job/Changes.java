@@ -20,10 +20,12 @@ class Changes {
     private static final List<String> BUILT_FROM = List.of(Fields.VEHICLE, Fields.RADIO, Fields.PARTS);
     private final Desk desk;
     private final Jobs jobs;
+    private final WarmUp warmUp;
 
-    Changes(Desk desk, Jobs jobs) {
+    Changes(Desk desk, Jobs jobs, WarmUp warmUp) {
         this.desk = desk;
         this.jobs = jobs;
+        this.warmUp = warmUp;
     }
 
     /**
@@ -39,6 +41,7 @@ class Changes {
         String what = new Phrases(after).changes(changes);
         if (after != before) changes.putAll(outdated(before, after));
         jobs.change(before.job().id(), who, what, seen, changes);
+        if (after != before) warmUp.soon(number);
     }
 
     private static Map<String, Optional<String>> accepted(Map<String, String> typed) {

@@ -1,5 +1,6 @@
 package velvetbezel.web.job;
 
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import velvetbezel.match.Matched;
 import velvetbezel.match.Matcher;
@@ -14,8 +15,11 @@ class Matching {
 
     Matching(Library library) { this.library = library; }
 
+    /** A colour never changes what becomes of a function. */
+    private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || field.startsWith("settled/") && !field.endsWith(".colour"); }
+
     Matched kits(OpenJob open) {
-        String key = library.revision() + open.job().fields().entrySet().stream().filter(f -> f.getKey().equals(Fields.VEHICLE) || f.getKey().startsWith("settled/")).sorted(java.util.Map.Entry.comparingByKey()).toList();
-        return recent.get(key, () -> Matcher.match(open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
+        String facts = open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList().toString();
+        return recent.get(library.revision() + facts, () -> Matcher.match(open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
     }
 }

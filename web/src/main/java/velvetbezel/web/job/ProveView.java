@@ -51,17 +51,17 @@ public record ProveView(Frame frame, String heading, String verdict, boolean kit
     private static Current current(OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due) {
         Check check = t.check();
         String suspect = check.suspects().isEmpty() ? "" : "If it is not right, look at the %s first.".formatted(check.suspects().get(0).label());
-        return new Current(due.indexOf(t) + 1, due.size(), check.function().id().text(), check.function().name(), check.function().ask(), check.expected(), before(open, t), suspect,
+        return new Current(due.indexOf(t) + 1, due.size(), check.function().id().text(), check.function().name(), check.function().ask(), check.expected(), before(open, t, " at arrival"), suspect,
             Fields.result(check.function().id()), t.result().name(), Fields.resultNote(check.function().id()), open.value(Fields.resultNote(check.function().id())),
             check.outcome() instanceof velvetbezel.function.Outcome.Unknown);
     }
 
-    private static String before(OpenJob open, OpenJob.Tried t) {
+    private static String before(OpenJob open, OpenJob.Tried t, String when) {
         if (!open.had().contains(t.check().function().id())) return "New with this radio";
         return switch (t.before()) {
-            case WORKED -> "Worked at arrival";
-            case FAULTY -> "Faulty at arrival";
-            case NOT_TESTED -> "Not tested at arrival";
+            case WORKED -> "Worked" + when;
+            case FAULTY -> "Faulty" + when;
+            case NOT_TESTED -> "Not tested" + when;
         };
     }
 
@@ -74,7 +74,7 @@ public record ProveView(Frame frame, String heading, String verdict, boolean kit
     }
 
     static Line line(OpenJob open, OpenJob.Tried t, boolean current) {
-        return new Line(t.check().function().name(), href(open, t.check()), t.check().expected(), before(open, t), t.check().outcome().word(), mark(t.verdict()), t.verdict().text(),
+        return new Line(t.check().function().name(), href(open, t.check()), t.check().expected(), before(open, t, ""), t.check().outcome().word(), mark(t.verdict()), t.verdict().text(),
             open.job().field(Fields.resultNote(t.check().function().id())).orElse(""), current);
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
 
-/** Works the kits of the open jobs out before somebody waits for them. */
+/** Works kits out before somebody waits for them: of the open jobs at the start, of a car when it is chosen. */
 @Component
 class WarmUp implements ApplicationRunner, DisposableBean {
     private static final int SECONDS_TO_END = 10;
@@ -26,9 +26,10 @@ class WarmUp implements ApplicationRunner, DisposableBean {
     }
 
     @Override public void run(ApplicationArguments arguments) {
-        for (Job job : jobs.list()) alone.submit(() -> warm(job.number()));
-        alone.shutdown();
+        for (Job job : jobs.list()) soon(job.number());
     }
+
+    void soon(int number) { alone.submit(() -> warm(number)); }
 
     private void warm(int number) {
         OpenJob open = desk.open(number);
