@@ -82,6 +82,13 @@ clear_stale_lock() {
   fi
 }
 
+# A server that a killed run left behind on another port is stopped. The caller holds the folder's lock.
+stop_orphan() {
+  pg "$(pg_bin)/pg_ctl" -D "$1" status >/dev/null 2>&1 || return 0
+  say "stopping the PostgreSQL that an earlier run left behind"
+  stop_cluster "$1"
+}
+
 # start_cluster FOLDER PORT PASSWORD [server options]
 start_cluster() {
   local folder=$1 port=$2 password=$3; shift 3
