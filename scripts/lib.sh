@@ -53,7 +53,7 @@ free_port() { python3 -c 'import socket; s=socket.socket(); s.bind(("127.0.0.1",
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 # Whether the server on this port is ours: its data folder tells.
-serves() { local shown; shown=$(PGPASSWORD="${3:-}" "$(pg_bin)/psql" -h 127.0.0.1 -p "$2" -U velvet -d postgres -Atc 'show data_directory' 2>/dev/null) && [ "$shown" = "$1" ]; }
+serves() { local shown; shown=$(PGCONNECT_TIMEOUT=3 PGPASSWORD="${3:-}" "$(pg_bin)/psql" -h 127.0.0.1 -p "$2" -U velvet -d postgres -Atc 'show data_directory' 2>/dev/null) && [ "$shown" = "$1" ]; }
 
 # init_cluster FOLDER AUTH PASSWORD: a half-done one is told by its missing marker and redone.
 init_cluster() {
@@ -75,7 +75,7 @@ clear_stale_lock() {
   local pid state
   pid=$(pg head -n 1 "$1/postmaster.pid" 2>/dev/null) || return 0
   [ -n "$pid" ] || return 0
-  state=$(sed -n 's/^State:[[:space:]]*\(.\).*/\1/p' "/proc/$pid/status" 2>/dev/null)
+  state=$(sed -n 's/^State:[[:space:]]*\(.\).*/\1/p' "/proc/$pid/status" 2>/dev/null) || state=
   if [ -z "$state" ] || [ "$state" = Z ] || ! tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q postgres; then
     say "an earlier server was killed (process $pid is gone); taking its lock away"
     pg rm -f "$1/postmaster.pid"
