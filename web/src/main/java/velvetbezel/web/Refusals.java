@@ -1,6 +1,8 @@
 package velvetbezel.web;
 
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -26,6 +28,9 @@ class Refusals {
 
     @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, MethodArgumentTypeMismatchException.class}) @ResponseStatus(HttpStatus.BAD_REQUEST)
     String malformed(Exception e, Model model) { return say(model, "The request was not understood", "A field was missing or no number. Go back, load the page again and repeat the step."); }
+
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotGetJdbcConnectionException.class}) @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
+    String noDatabase(Model model) { return say(model, "The database does not answer", "What was saved before is safe. Wait a few seconds and load the page again; if it stays so, stop the app with ctrl-C and run ./start."); }
 
     private static String say(Model model, String title, String message) {
         model.addAttribute("title", title);
