@@ -135,6 +135,22 @@ class OutcomesTest {
         assertEquals(words(Demo.outcomes(Demo.minibusJob())), words(Demo.outcomes(i)));
     }
 
+    /** Every wire of the car, the radio and the parts in another colour: the same outcomes, other exceptions. */
+    @Test void paintingEveryWireAnotherColourChangesTheExceptionsAndNoOutcome() {
+        java.util.Random random = new java.util.Random(7);
+        velvetbezel.units.Colour[] all = velvetbezel.units.Colour.values();
+        java.util.function.UnaryOperator<String> paint = text -> java.util.regex.Pattern.compile("\"colour\": \"[^\"]+\"").matcher(text)
+            .replaceAll(m -> "\"colour\": \"" + all[random.nextInt(all.length)].word() + "\"");
+        Installation painted = Builder.replacement(Demo.vehicle("corrick-ferryman-2006", paint), (Sheet.Radio) repaint("pebblefen-p2", paint), List.of((Sheet.Part) repaint("thornlea-iso-steering", paint)));
+        assertEquals(words(Demo.outcomes(Demo.minibusJob())), words(Demo.outcomes(painted)));
+        var before = velvetbezel.worksheet.Worksheet.of(Demo.minibusJob());
+        var after = velvetbezel.worksheet.Worksheet.of(painted);
+        assertEquals(before.joints().stream().map(j -> j.id()).toList(), after.joints().stream().map(j -> j.id()).toList());
+        org.junit.jupiter.api.Assertions.assertNotEquals(before.exceptions().stream().map(j -> j.id()).toList(), after.exceptions().stream().map(j -> j.id()).toList());
+    }
+
+    private static Sheet repaint(String id, java.util.function.UnaryOperator<String> paint) { return velvetbezel.sheet.SheetReader.read(Demo.parse(paint.apply(Demo.text(id)))); }
+
     private static Map<FunctionId, String> words(Map<FunctionId, Outcome> outcomes) {
         return outcomes.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().word()));
     }

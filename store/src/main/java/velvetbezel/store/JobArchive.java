@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,13 +39,12 @@ public class JobArchive {
         this.library = library;
     }
 
-    /** @param sheets ids of the sheets the job uses */
-    public byte[] write(Job job, List<String> sheets) {
+    public byte[] write(Job job) {
         Map<String, String> own = jobs.ownSheets(job.id());
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
             entry(zip, "job.json", Json.write(tree(job)));
-            for (String id : sheets) {
+            for (String id : sheets(job.fields())) {
                 String body = own.containsKey(id) ? own.get(id) : library.find(id).map(Document::body).orElseThrow();
                 entry(zip, "sheets/" + id + ".json", Json.write(Json.parse(body)));
             }
@@ -93,23 +93,43 @@ public class JobArchive {
         return tree;
     }
 
-    /** @throws InvalidInput with every fault; nothing is written then */
-    public Job read(byte[] bytes) {
+    /** What a field of a job may hold. @throws InvalidInput if it may not hold this value */
+    @FunctionalInterface
+    public interface Rule { void check(String field, String value); }
+
+    /**
+     * @param rule says which fields a job has and what they may hold
+     * @throws InvalidInput with every fault; nothing is written then
+     */
+    public Job read(byte[] bytes, Rule rule) {
         Map<String, String> files = unzip(bytes);
         List<Fault> faults = new ArrayList<>();
         List<Document> own = sheets(files, faults);
-        Node job = job(files, faults);
+        List<Fault> inJob = new ArrayList<>();
+        Node job = job(files, inJob);
         Map<String, String> fields = new LinkedHashMap<>();
         job.at("fields").fields().forEach((name, node) -> fields.put(name, text(node)));
         List<LogEntry> log = job.at("log").list().stream().map(JobArchive::entry).toList();
         UUID id = uuid(job.at("id"));
         int number = job.at("number").whole(1, 10_000_000);
         String title = job.at("title").text();
-        for (String used : used(fields))
+        check(fields, rule, inJob);
+        for (String used : sheets(fields))
             if (!files.containsKey("sheets/" + used + ".json")) faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
         if (log.isEmpty()) job.at("log").fault("is missing or empty; a job has at least the entry that opened it.");
+        inJob.forEach(f -> faults.add(new Fault("job.json: " + f.field(), f.message())));
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
         return jobs.restore(id, number, title, fields, log, own);
+    }
+
+    private static void check(Map<String, String> fields, Rule rule, List<Fault> faults) {
+        fields.forEach((field, value) -> {
+            try {
+                rule.check(field, value);
+            } catch (InvalidInput e) {
+                e.faults().forEach(f -> faults.add(new Fault("fields." + field, f.message())));
+            }
+        });
     }
 
     private static Map<String, String> unzip(byte[] bytes) {
@@ -199,11 +219,15 @@ public class JobArchive {
         }
     }
 
-    /** Sheets a job's fields name. */
-    public static List<String> used(Map<String, String> fields) {
+    /** Every document that a job's answers rest on: the sheets its fields name, and the catalogue of functions. */
+    static List<String> sheets(Map<String, String> fields) {
         List<String> used = new ArrayList<>();
         for (String field : List.of("vehicle", "radio")) if (fields.containsKey(field)) used.add(fields.get(field));
-        for (String part : fields.getOrDefault("parts", "").split(",")) if (!part.isBlank()) used.add(part.strip());
+        used.addAll(parts(fields.getOrDefault("parts", "")));
+        used.add(Library.CATALOGUE);
         return used;
     }
+
+    /** Ids of parts as a job's field lists them, comma-separated. */
+    public static List<String> parts(String field) { return Arrays.stream(field.split(",")).map(String::strip).filter(id -> !id.isEmpty()).toList(); }
 }

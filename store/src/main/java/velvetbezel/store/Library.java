@@ -18,6 +18,8 @@ import velvetbezel.sheet.Sheet;
 
 /** The sheets of the workshop. Documents are read once per revision and kept. */
 public class Library {
+    /** Id of the catalogue of functions. */
+    public static final String CATALOGUE = "functions";
     private final DSLContext db;
     private final Map<String, Read> known = new ConcurrentHashMap<>();
 
@@ -59,7 +61,7 @@ public class Library {
     }
 
     public Catalogue catalogue() {
-        return find("functions").flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
+        return find(CATALOGUE).flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
     }
 
     /** What an import did. */

@@ -42,6 +42,7 @@ class BadInputTest {
         vin            | 1M8GDM9AXKP04278      | A VIN has 17 characters; "1M8GDM9AXKP04278" has 16.
         vin            | 1M8GDM9AXKPI42788     | Character 12 is I, and a VIN has no I, O or Q. It is probably 1.
         baseline/power | SOMETIMES             | "SOMETIMES" is not allowed; one of NOT_TESTED, WORKED, FAULTY.
+        wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, memory, dimming
         wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted.
         reading/car.A.7/key off | a lot        | "a lot" is no voltage; type a number such as 12.4.
         colour         | red                   | is no field of a job.

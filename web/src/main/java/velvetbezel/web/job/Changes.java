@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
@@ -36,7 +37,7 @@ class Changes {
      */
     void change(int number, String who, long seen, Map<String, String> typed) {
         OpenJob before = desk.open(number);
-        Map<String, Optional<String>> changes = accepted(typed);
+        Map<String, Optional<String>> changes = accepted(typed, before.catalogue());
         OpenJob after = changes.keySet().stream().anyMatch(Changes::rebuilds) ? after(before, changes) : before;
         String what = new Phrases(after).changes(changes);
         if (after != before) changes.putAll(outdated(before, after));
@@ -44,12 +45,14 @@ class Changes {
         if (after != before) warmUp.soon(number);
     }
 
-    private static Map<String, Optional<String>> accepted(Map<String, String> typed) {
+    private static Map<String, Optional<String>> accepted(Map<String, String> typed, Catalogue catalogue) {
         Map<String, Optional<String>> accepted = new LinkedHashMap<>();
         List<Fault> faults = new ArrayList<>();
         typed.forEach((field, value) -> {
             try {
                 accepted.put(field, Fields.accept(field, value));
+                Fields.function(field).filter(f -> catalogue.find(f).isEmpty()).ifPresent(f -> faults.add(new Fault(field, "\"%s\" is no function of the catalogue; it has %s.".formatted(f,
+                    String.join(", ", catalogue.functions().stream().map(k -> k.id().text()).toList())))));
             } catch (InvalidInput e) {
                 faults.addAll(e.faults());
             }

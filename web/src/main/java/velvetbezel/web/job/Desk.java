@@ -49,11 +49,12 @@ public class Desk {
 
     /** A job as stored, or as it would be with other fields. */
     OpenJob open(Job job) {
-        Catalogue catalogue = library.catalogue();
+        Map<String, String> own = jobs.ownSheets(job.id());
+        Catalogue catalogue = own.containsKey(Library.CATALOGUE) ? Document.read(own.get(Library.CATALOGUE)).catalogue().orElseThrow() : library.catalogue();
         List<String> trouble = new ArrayList<>();
         Optional<Computed> computed;
         try {
-            computed = recent.get(key(job), () -> compute(job, catalogue));
+            computed = recent.get(key(job), () -> compute(job, own, catalogue));
         } catch (InvalidInput e) {
             e.faults().forEach(f -> trouble.add(f.toString()));
             computed = Optional.empty();
@@ -72,8 +73,7 @@ public class Desk {
         return key.toString();
     }
 
-    private Optional<Computed> compute(Job job, Catalogue catalogue) {
-        Map<String, String> own = jobs.ownSheets(job.id());
+    private Optional<Computed> compute(Job job, Map<String, String> own, Catalogue catalogue) {
         return job.field(Fields.VEHICLE).map(id -> {
             Sheet.Vehicle vehicle = (Sheet.Vehicle) settled(job, document(own, id));
             Set<FunctionId> had = Outcomes.fulfilled(Builder.factory(vehicle), catalogue);
@@ -83,7 +83,7 @@ public class Desk {
 
     private Optional<Design> design(Job job, Map<String, String> own, Sheet.Vehicle vehicle, Catalogue catalogue) {
         return job.field(Fields.RADIO).map(radio -> {
-            List<Sheet.Part> parts = JobArchive.used(Map.of(Fields.PARTS, job.field(Fields.PARTS).orElse(""))).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
+            List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
             return Design.of(Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts), catalogue);
         });
     }

@@ -54,6 +54,11 @@ final class Fields {
 
     static String settled(FieldRef f) { return "settled/" + f.sheet() + "/" + f.path(); }
 
+    /** The function a field speaks of, if it speaks of one. */
+    static Optional<FunctionId> function(String field) {
+        return List.of("wish/", "baseline/", "result/", "result note/").stream().filter(field::startsWith).findFirst().map(prefix -> new FunctionId(field.substring(prefix.length())));
+    }
+
     /**
      * What is stored for what was typed; empty takes the field away.
      *

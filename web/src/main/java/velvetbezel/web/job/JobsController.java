@@ -67,7 +67,7 @@ class JobsController {
     @PostMapping("/jobs/import")
     String take(@RequestParam MultipartFile archive, Who.Person who, Model model, HttpServletResponse response) throws IOException {
         try {
-            return "redirect:/jobs/%d/arrive".formatted(this.archive.read(archive.getBytes()).number());
+            return "redirect:/jobs/%d/arrive".formatted(this.archive.read(archive.getBytes(), Fields::accept).number());
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(model, e.faults(), Map.of());
@@ -79,6 +79,6 @@ class JobsController {
         Job job = desk.open(number).job();
         return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip"))
             .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job-%d.zip\"".formatted(number))
-            .body(archive.write(job, JobArchive.used(job.fields())));
+            .body(archive.write(job));
     }
 }
