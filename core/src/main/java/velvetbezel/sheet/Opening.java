@@ -13,7 +13,7 @@ public enum Opening {
 
     public String label() { return label; }
 
-    static Optional<Opening> find(String label) {
+    public static Optional<Opening> find(String label) {
         return Arrays.stream(values()).filter(o -> o.label.equals(label)).findFirst();
     }
 }

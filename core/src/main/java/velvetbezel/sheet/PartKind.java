@@ -11,9 +11,9 @@ public enum PartKind {
 
     public String label() { return name().toLowerCase(Locale.ROOT).replace('_', ' '); }
 
-    static Optional<PartKind> find(String label) {
+    public static Optional<PartKind> find(String label) {
         return Arrays.stream(values()).filter(k -> k.label().equals(label)).findFirst();
     }
 
-    static String all() { return Arrays.stream(values()).map(PartKind::label).collect(Collectors.joining(", ")); }
+    public static String all() { return Arrays.stream(values()).map(PartKind::label).collect(Collectors.joining(", ")); }
 }

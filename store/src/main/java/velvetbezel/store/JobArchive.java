@@ -1,10 +1,5 @@
 package velvetbezel.store;
 
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -15,9 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
@@ -29,8 +21,6 @@ import velvetbezel.sheet.Node;
 public class JobArchive {
     private static final String FORMAT = "velvet-bezel/job";
     private static final int VERSION = 1;
-    private static final int MOST_BYTES = 20_000_000;
-    private static final int MOST_ENTRIES = 500;
     private final Jobs jobs;
     private final Library library;
 
@@ -41,25 +31,13 @@ public class JobArchive {
 
     public byte[] write(Job job) {
         Map<String, String> own = jobs.ownSheets(job.id());
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            entry(zip, "job.json", Json.write(tree(job)));
-            for (String id : sheets(job.fields())) {
-                String body = own.containsKey(id) ? own.get(id) : library.find(id).map(Document::body).orElseThrow();
-                entry(zip, "sheets/" + id + ".json", Json.write(Json.parse(body)));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("job.json", Json.write(tree(job)));
+        for (String id : sheets(job.fields())) {
+            String body = own.containsKey(id) ? own.get(id) : library.find(id).map(Document::body).orElseThrow();
+            texts.put("sheets/" + id + ".json", Json.write(Json.parse(body)));
         }
-        return bytes.toByteArray();
-    }
-
-    private static void entry(ZipOutputStream zip, String name, String text) throws IOException {
-        ZipEntry entry = new ZipEntry(name);
-        entry.setTime(0);
-        zip.putNextEntry(entry);
-        zip.write(text.getBytes(StandardCharsets.UTF_8));
-        zip.closeEntry();
+        return Zip.write(texts);
     }
 
     private Map<String, Object> tree(Job job) {
@@ -102,7 +80,7 @@ public class JobArchive {
      * @throws InvalidInput with every fault; nothing is written then
      */
     public Job read(byte[] bytes, Rule rule) {
-        Map<String, String> files = unzip(bytes);
+        Map<String, String> files = Zip.read(bytes, "a job archive that was saved at Hand over");
         List<Fault> faults = new ArrayList<>();
         List<Document> own = sheets(files, faults);
         List<Fault> inJob = new ArrayList<>();
@@ -130,32 +108,6 @@ public class JobArchive {
                 e.faults().forEach(f -> faults.add(new Fault("fields." + field, f.message())));
             }
         });
-    }
-
-    private static Map<String, String> unzip(byte[] bytes) {
-        Map<String, String> files = new LinkedHashMap<>();
-        if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K') throw new InvalidInput("archive", "is no ZIP file. Choose a job archive that was saved at Hand over.");
-        int total = 0;
-        boolean complete = endsProperly(bytes);
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
-            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-                byte[] content = zip.readNBytes(MOST_BYTES - total + 1);
-                total += content.length;
-                if (total > MOST_BYTES || files.size() >= MOST_ENTRIES) throw new InvalidInput("archive", "is larger than %d MB or %d files unpacked, more than any job.".formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
-                if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null) throw new InvalidInput(e.getName(), "comes twice in the archive.");
-            }
-        } catch (IOException e) {
-            complete = false;
-        }
-        if (!complete) throw new InvalidInput("archive", "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported.");
-        return files;
-    }
-
-    /** A whole ZIP ends with its directory, whose signature stands in the last 64 KiB. */
-    private static boolean endsProperly(byte[] b) {
-        for (int i = b.length - 22; i >= Math.max(0, b.length - 65_557); i--)
-            if (b[i] == 'P' && b[i + 1] == 'K' && b[i + 2] == 5 && b[i + 3] == 6) return true;
-        return false;
     }
 
     /** Reads every sheet; those the library has in the same form are not kept again. */

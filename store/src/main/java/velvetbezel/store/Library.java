@@ -1,5 +1,6 @@
 package velvetbezel.store;
 
+import static velvetbezel.store.rows.Tables.LISTING;
 import static velvetbezel.store.rows.Tables.SHEET;
 
 import java.util.ArrayList;
@@ -64,6 +65,28 @@ public class Library {
         return find(CATALOGUE).flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
     }
 
+    /** Every sheet of a kind as one ZIP, each in a file of its id. */
+    public byte[] zip(String kind) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        db.select(SHEET.ID, SHEET.BODY).from(SHEET).where(SHEET.KIND.eq(kind)).orderBy(SHEET.ID).forEach(r -> texts.put(r.value1() + ".json", Json.write(Json.parse(r.value2().data()))));
+        return Zip.write(texts);
+    }
+
+    /** Writes every part, known by its sheet or only by a list, as CSV. */
+    public void writeParts(java.io.Writer to) {
+        db.transaction(t -> {
+            try (var cursor = t.dsl().selectFrom(LISTING).where(LISTING.KIND.eq("part")).orderBy(LISTING.ID).fetchSize(2000).fetchLazy()) {
+                PartsCsv.write(to, () -> new java.util.Iterator<>() {
+                    private final java.util.Iterator<velvetbezel.store.rows.tables.records.ListingRecord> rows = cursor.iterator();
+
+                    @Override public boolean hasNext() { return rows.hasNext(); }
+
+                    @Override public Listing next() { return Shelves.listing(rows.next()); }
+                });
+            }
+        });
+    }
+
     /** What an import did. */
     public record Imported(List<String> added, List<String> changed, List<String> unchanged) {}
 
@@ -92,6 +115,7 @@ public class Library {
     private static Imported store(DSLContext tx, Iterable<Document> documents) {
         Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         for (Document d : documents) {
+            d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
             var before = tx.select(SHEET.KIND, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).forUpdate().fetchOne();
             if (before == null) {
                 tx.insertInto(SHEET).set(SHEET.ID, d.id()).set(SHEET.KIND, d.kind()).set(SHEET.NAME, d.name()).set(SHEET.REVISION, 1).set(SHEET.BODY, JSONB.valueOf(d.body())).execute();

@@ -8,9 +8,11 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import velvetbezel.store.Intakes;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.Shelves;
 
 /** Starts the application; its surroundings come from the environment (see application.properties). */
 @SpringBootApplication
@@ -23,11 +25,17 @@ public class Application {
 
     @Bean Jobs jobs(DSLContext db, Clock clock) { return new Jobs(db, clock); }
 
+    @Bean Shelves shelves(DSLContext db) { return new Shelves(db); }
+
+    @Bean Intakes intakes(DSLContext db, Library library, Clock clock) { return new Intakes(db, library, clock); }
+
     @Bean JobArchive archive(Jobs jobs, Library library) { return new JobArchive(jobs, library); }
 
-    /** Loads the demo once, into an empty workshop, before the first page is served. */
-    @Bean SmartInitializingSingleton demo(@Value("${vb.demo}") String folder, Library library, Jobs jobs) {
+    /** Puts the stored data in order, and loads the demo once into an empty workshop, before the first page is served. */
+    @Bean SmartInitializingSingleton demo(@Value("${vb.demo}") String folder, Library library, Jobs jobs, Shelves shelves, Intakes intakes) {
         return () -> {
+            shelves.relist();
+            intakes.endOrphans();
             if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty()) new Demo(Path.of(folder), library, jobs).load();
         };
     }

@@ -24,7 +24,7 @@ class Refusals {
     String invalid(InvalidInput e, Model model) { return say(model, "That cannot be done", e.getMessage()); }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class) @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
-    String tooLarge(Model model) { return say(model, "The file is too large", "At most 25 MB can be sent at once. Choose a smaller file; nothing was imported."); }
+    String tooLarge(Model model) { return say(model, "The file is too large", "At most 60 MB can be sent at once. Choose a smaller file; nothing was imported."); }
 
     @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, MethodArgumentTypeMismatchException.class}) @ResponseStatus(HttpStatus.BAD_REQUEST)
     String malformed(Exception e, Model model) { return say(model, "The request was not understood", "A field was missing or no number. Go back, load the page again and repeat the step."); }

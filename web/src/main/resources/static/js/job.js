@@ -1,5 +1,4 @@
 // Saves what is changed at a job as it is made, and keeps place, focus and typed text while the page follows.
-import { mount as keys } from './keys.js';
 
 const PAUSE = 900;
 const RETRY = 3000;
@@ -122,4 +121,3 @@ function trace(lead) {
 }
 
 mount(document);
-keys(document);

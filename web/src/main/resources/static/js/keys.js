@@ -1,10 +1,18 @@
-// The job's map by keyboard: 1 to 9 for a station, j and k for the next and the one before.
-export function mount(root) {
-  root.addEventListener('keydown', (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches('input, select, textarea')) return;
-    const stations = [...root.querySelectorAll('.loom a')];
-    const here = stations.findIndex((a) => a.hasAttribute('aria-current'));
-    const wanted = event.key === 'j' ? here + 1 : event.key === 'k' ? here - 1 : /^[1-9]$/.test(event.key) ? Number(event.key) - 1 : -1;
-    if (wanted >= 0 && wanted < stations.length && wanted !== here) location.assign(stations[wanted].href);
-  });
+// Keys that work everywhere: / to find; at a job 1 to 9 for a station, j and k for the next and the one before.
+function stationFor(key, stations) {
+  const here = stations.findIndex((a) => a.hasAttribute('aria-current'));
+  if (key === 'j') return stations[here + 1];
+  if (key === 'k') return stations[here - 1];
+  return /^[1-9]$/.test(key) ? stations[Number(key) - 1] : undefined;
 }
+
+document.addEventListener('keydown', (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches('input, select, textarea')) return;
+  if (event.key === '/') {
+    event.preventDefault();
+    (document.getElementById('shelf-q') ?? document.getElementById('find'))?.focus();
+    return;
+  }
+  const station = stationFor(event.key, [...document.querySelectorAll('.loom a')]);
+  if (station && !station.hasAttribute('aria-current')) location.assign(station.href);
+});

@@ -77,15 +77,23 @@ class BadInputTest {
         files.put("good.json", Demo.text("pebblefen-p2").replace("\"pebblefen-p2\"", "\"pebblefen-p9\"").getBytes(StandardCharsets.UTF_8));
         files.put("bad.json", minibus.replace("{\"position\": 5, \"empty\": true}, {\"position\": 6", "{\"position\": 6").replace("{\"position\": 5, \"empty\": true},\n      {\"position\": 6", "{\"position\": 6")
             .replace("\"colour\": \"red/white\"", "\"colour\": \"blurple\"").replace("{\"position\": 8, \"role\": \"ground\", \"to\"", "{\"position\": 7, \"role\": \"earth\", \"to\"").getBytes(StandardCharsets.UTF_8));
-        says(site.upload("/vehicles/import", "sheets", files), 422, "Nothing was imported.", "is missing. List it, with \"empty\": true if it holds no wire.", "\"blurple\" is not known; allowed:",
+        says(site.preview("/sheets/import", "sheets", files), 200, "Nothing can be taken in before the refused lines are corrected.", "is missing. List it, with \"empty\": true if it holds no wire.", "\"blurple\" is not known; allowed:",
             "\"earth\" is not known; allowed: ground, constant", "holds a second wire: position 7 of plug A is listed twice.");
         assertTrue(TestApp.bean(Library.class).find("pebblefen-p9").isEmpty());
     }
 
     @Test void sheetWithTwoOutputsTiedTogetherAndAFileThatIsNoJsonAreRefused() throws IOException {
         String tied = Demo.text("ondel-47").replace("\"ports\": [", "\"wires\": [{\"from\": \"remote\", \"to\": \"aerial\", \"metres\": 0.1}], \"ports\": [");
-        says(site.upload("/radios/import", "sheets", Map.of("tied.json", tied.getBytes(StandardCharsets.UTF_8), "text.json", "hello".getBytes(StandardCharsets.UTF_8))), 422,
+        says(site.preview("/sheets/import", "sheets", Map.of("tied.json", tied.getBytes(StandardCharsets.UTF_8), "text.json", "hello".getBytes(StandardCharsets.UTF_8))), 200,
             "two outputs are tied together: remote of Ondel 47 and aerial of Ondel 47.", "is no JSON");
+    }
+
+    @Test void importOfNothingOrOfABrokenZipIsAnsweredInWords() throws IOException {
+        says(site.upload("/sheets/import", "sheets", Map.of("", new byte[0])), 422, "No file was chosen.");
+        says(site.upload("/sheets/import", "sheets", Map.of("half.zip", "PK half".getBytes(StandardCharsets.UTF_8))), 422, "is cut short or damaged: its end is missing.");
+        says(site.preview("/parts/import-list", "list", Map.of("latin.csv", new byte[] {'n', 'u', 'm', 'b', 'e', 'r', '\n', (byte) 0xe4, '\n'})), 200, "It could not be taken in; nothing was changed", "cannot be read from here on");
+        says(site.get("/parts?most=cheap"), 200, "\"cheap\" is no price; type a number such as 40 or 39.90.");
+        says(site.get("/intakes/00000000-0000-0000-0000-000000000000"), 422, "There is no such import here.");
     }
 
     @Test void archiveThatIsCutNewerOrSomethingElseIsRefusedAndNothingComesIn() throws IOException {

@@ -28,7 +28,10 @@ class ImportTest {
 
     private static String minibus() { return Demo.text("corrick-ferryman-2006").replace("\"corrick-ferryman-2006\"", "\"" + ID + "\""); }
 
-    private void take(String sheet) throws IOException { assertEquals(200, site.upload("/vehicles/import", "sheets", Map.of("sheet.json", sheet.getBytes(StandardCharsets.UTF_8))).statusCode()); }
+    private void take(String sheet) throws IOException {
+        String page = Site.words(site.takeIn("/sheets/import", "sheets", Map.of("sheet.json", sheet.getBytes(StandardCharsets.UTF_8))));
+        assertTrue(page.contains("Taken in:") || page.contains("1 unchanged"), page);
+    }
 
     private String wire() { return Site.words(site.get("/jobs/%d/wire".formatted(job))); }
 
@@ -47,8 +50,20 @@ class ImportTest {
 
     @Test void exportedSheetComesBackAsTheSame() throws IOException {
         String json = site.get("/sheets/%s.json".formatted(ID)).body();
-        String page = Site.words(site.upload("/vehicles/import", "sheets", Map.of("back.json", json.getBytes(StandardCharsets.UTF_8))));
-        assertTrue(page.contains("The same as before: Corrick Ferryman"), page);
+        String page = Site.words(site.preview("/sheets/import", "sheets", Map.of("back.json", json.getBytes(StandardCharsets.UTF_8))));
+        assertTrue(page.contains("If it is taken in: 1 unchanged"), page);
+    }
+
+    @Test void partKnownOnlyFromAListIsFoundAndSaysWhatItLacks() throws IOException {
+        String list = "number,name,maker,kind,price,stock,days,plug,opening\nkelfax-trim-9,Kelfax trim ring,Kelfax,dash kit,4.90,0,3,,two-DIN\n";
+        String taken = Site.words(site.takeIn("/parts/import-list", "list", Map.of("list.csv", list.getBytes(StandardCharsets.UTF_8))));
+        assertTrue(taken.contains("Taken in: 1 added"), taken);
+        String found = Site.words(site.get("/parts?q=ring+kelfax"));
+        assertTrue(found.contains("1 part answers") && found.contains("not yet buildable") && found.contains("0, 3 days"), found);
+        String part = Site.words(site.get("/sheets/kelfax-trim-9"));
+        assertTrue(part.contains("It lacks a sheet that says which opening it fills, which radio it takes, and for which vehicles."), part);
+        assertTrue(Site.words(site.get("/find?q=kelfax")).contains("Kelfax trim ring"));
+        assertTrue(site.get("/parts.csv").body().contains("kelfax-trim-9,Kelfax trim ring,Kelfax,dash kit,4.90,0,3,,two-DIN"));
     }
 
     @Test void sheetPageShowsEveryPositionWithItsProvenance() {

@@ -52,6 +52,36 @@ public final class Site {
         return send(to(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).POST(BodyPublishers.ofByteArray(body.toByteArray())).build(), BodyHandlers.ofString());
     }
 
+    /** The page of something brought in, once it is read. */
+    public HttpResponse<String> preview(String path, String field, Map<String, byte[]> files) throws IOException {
+        HttpResponse<String> uploaded = upload(path, field, files);
+        return uploaded.statusCode() == 302 ? follow(uploaded) : uploaded;
+    }
+
+    /** Brings in, and takes in what was read. */
+    public HttpResponse<String> takeIn(String path, String field, Map<String, byte[]> files) throws IOException {
+        String page = upload(path, field, files).headers().firstValue("Location").orElseThrow().replaceFirst("^http://[^/]+", "");
+        settle(page);
+        post(page + "/take", Map.of());
+        return settle(page);
+    }
+
+    private HttpResponse<String> follow(HttpResponse<String> redirect) { return settle(redirect.headers().firstValue("Location").orElseThrow().replaceFirst("^http://[^/]+", "")); }
+
+    /** Waits while it is being read or taken in. */
+    private HttpResponse<String> settle(String page) {
+        for (int i = 0; i < 200; i++) {
+            HttpResponse<String> now = get(page);
+            if (!now.body().contains("data-running")) return now;
+            try {
+                Thread.sleep(50);
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        throw new IllegalStateException("It runs on and on: " + page);
+    }
+
     private <T> HttpResponse<T> send(HttpRequest request, HttpResponse.BodyHandler<T> handler) {
         try {
             return client.send(request, handler);

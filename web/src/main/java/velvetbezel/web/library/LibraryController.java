@@ -3,69 +3,76 @@ package velvetbezel.web.library;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
+import velvetbezel.store.Shelves;
 
-/** Lists of sheets, one sheet, and the import that takes in several or none. */
+/** The shelves: search and filter, one sheet or part, export. */
 @Controller
 class LibraryController {
     private final Library library;
+    private final Shelves shelves;
 
-    LibraryController(Library library) { this.library = library; }
+    LibraryController(Library library, Shelves shelves) {
+        this.library = library;
+        this.shelves = shelves;
+    }
 
     @GetMapping("/{shelf:vehicles|radios|parts}")
-    String list(@PathVariable String shelf, Model model) { return show(shelf, Optional.empty(), List.of(), model); }
-
-    private String show(String shelf, Optional<Library.Imported> imported, List<Fault> faults, Model model) {
-        model.addAttribute("view", ShelfView.of(shelf, library, imported, faults));
+    String list(@PathVariable String shelf, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String type, @RequestParam(defaultValue = "") String family,
+                @RequestParam(defaultValue = "") String opening, @RequestParam(defaultValue = "") String carries, @RequestParam Optional<String> stock, @RequestParam Optional<String> buildable,
+                @RequestParam(defaultValue = "") String most, @RequestParam(defaultValue = "0") int page, Model model) {
+        ShelfView.Asked asked = new ShelfView.Asked(q.strip(), type, family, opening, carries, stock.isPresent(), buildable.isPresent(), most.strip(), Math.max(0, page));
+        model.addAttribute("view", ShelfView.of(shelf, asked, shelves));
         return "library/list";
     }
 
-    @PostMapping("/{shelf:vehicles|radios|parts}/import")
-    String take(@PathVariable String shelf, @RequestParam List<MultipartFile> sheets, Model model, HttpServletResponse response) throws IOException {
-        Map<String, String> texts = new LinkedHashMap<>();
-        for (MultipartFile file : sheets)
-            if (!file.isEmpty()) texts.put(Optional.ofNullable(file.getOriginalFilename()).orElse("sheet"), new String(file.getBytes(), StandardCharsets.UTF_8));
-        try {
-            if (texts.isEmpty()) throw new InvalidInput("sheets", "No file was chosen. Choose one or more sheets, as .json files.");
-            return show(shelf, Optional.of(library.take(texts)), List.of(), model);
-        } catch (InvalidInput e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return show(shelf, Optional.empty(), e.faults(), model);
-        }
+    @GetMapping("/find")
+    String find(@RequestParam(defaultValue = "") String q, Model model) {
+        model.addAttribute("q", q.strip());
+        model.addAttribute("shelves", q.isBlank() ? List.of() : ShelfView.everywhere(q.strip(), shelves));
+        return "library/find";
     }
 
     @GetMapping("/sheets/{id}")
     String sheet(@PathVariable String id, Model model) {
-        model.addAttribute("view", SheetView.of(find(id)));
+        Optional<Document> document = library.find(id).filter(d -> d.sheet().isPresent());
+        SheetView view = document.map(d -> SheetView.of(d, shelves.listing(id))).or(() -> shelves.listing(id).map(SheetView::unbuildable))
+            .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
+        model.addAttribute("view", view);
         return "library/sheet";
     }
 
     @GetMapping("/sheets/{id}.json")
     ResponseEntity<String> export(@PathVariable String id) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"%s.json\"".formatted(id))
-            .body(Json.write(Json.parse(find(id).body())));
+        Document document = library.find(id).filter(d -> d.sheet().isPresent()).orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, attachment(id + ".json")).body(Json.write(Json.parse(document.body())));
     }
 
-    private Document find(String id) {
-        return library.find(id).filter(d -> d.sheet().isPresent()).orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
+    @GetMapping("/{shelf:vehicles|radios|parts}.zip")
+    ResponseEntity<byte[]> exportAll(@PathVariable String shelf) {
+        return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip")).header(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".zip")).body(library.zip(shelf.substring(0, shelf.length() - 1)));
     }
+
+    @GetMapping("/parts.csv")
+    void exportParts(HttpServletResponse response) throws IOException {
+        response.setContentType("text/csv; charset=utf-8");
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment("parts.csv"));
+        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        library.writeParts(response.getWriter());
+    }
+
+    private static String attachment(String file) { return "attachment; filename=\"%s\"".formatted(file); }
 }

@@ -13,11 +13,12 @@ import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Document;
+import velvetbezel.store.Listing;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
 
 /** One sheet: its facts, its plugs position by position, its leads. */
-public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions) {
+public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions, String lacks) {
     public record Line(String name, String value) {}
 
     /** A plug, or the bare leads of a device. */
@@ -26,7 +27,19 @@ public record SheetView(String id, String name, String shelf, String source, Lis
     /** @param colour drawn and named; @param from provenance where it is not the sheet's own */
     public record Wire(String place, String role, Shapes.Wire wire, String colour, String gauge, String goes, String from) {}
 
-    static SheetView of(Document document) {
+    /** A part known only from a list: what it lacks to be built. */
+    static SheetView unbuildable(Listing l) {
+        List<Line> facts = new ArrayList<>(List.of(new Line("Kind", l.type()), new Line("Maker", l.maker().isEmpty() ? "not stated" : l.maker())));
+        if (!l.opening().isEmpty()) facts.add(new Line("Opening", l.opening()));
+        if (!l.families().isEmpty()) facts.add(new Line("Plug family", String.join(", ", l.families())));
+        facts.addAll(commerce(l));
+        String lacks = l.type().equals("dash kit") ? "which opening it fills, which radio it takes, and for which vehicles" : "its plugs position by position, its bare leads with role and colour, and what it makes";
+        return new SheetView(l.id(), l.name(), l.kind() + "s", "", facts, List.of(), List.of(), "Not yet buildable: it is known from a list only. It lacks a sheet that says %s.".formatted(lacks));
+    }
+
+    private static List<Line> commerce(Listing l) { return List.of(new Line("Price", ShelfView.price(l)), new Line("Stock", ShelfView.stock(l))); }
+
+    static SheetView of(Document document, Optional<Listing> listing) {
         Sheet sheet = document.sheet().orElseThrow();
         List<Line> facts = new ArrayList<>();
         List<Table> tables = new ArrayList<>();
@@ -42,11 +55,12 @@ public record SheetView(String id, String name, String shelf, String source, Lis
             device(sheet, r.device(), tables);
         } else {
             Sheet.Part p = (Sheet.Part) sheet;
-            facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Price", ShelfView.money(p.priceCents())), new Line("Labour", p.minutes() + " min")));
+            facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Labour", p.minutes() + " min")));
+            listing.ifPresent(l -> facts.addAll(commerce(l)));
             p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
             p.device().ifPresent(d -> device(sheet, d, tables));
         }
-        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions);
+        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "");
     }
 
     private static void device(Sheet sheet, Device device, List<Table> tables) {

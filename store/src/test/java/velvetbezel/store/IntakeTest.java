@@ -1,0 +1,235 @@
+package velvetbezel.store;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jooq.DSLContext;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import velvetbezel.sheet.InvalidInput;
+
+/** Bringing in sheets and lists of parts: previewed, whole or not at all, cancelled without a trace. */
+class IntakeTest {
+    private static final String HEADER = "number,name,maker,kind,price,stock,days,plug,opening\n";
+    private Library library;
+    private Intakes intakes;
+    private Shelves shelves;
+
+    @BeforeEach void fresh() throws Exception {
+        DSLContext db = TestDatabase.fresh();
+        library = new Library(db);
+        intakes = new Intakes(db, library, Clock.systemUTC());
+        shelves = new Shelves(db);
+        library.take(StoreTest.demo());
+    }
+
+    private UUID read(Reader csv) {
+        UUID id = intakes.open("parts list", "list.csv", "Ines", 0);
+        intakes.readParts(id, csv);
+        return id;
+    }
+
+    private UUID read(String csv) { return read(new StringReader(csv)); }
+
+    private Intakes.Intake now(UUID id) { return intakes.find(id).orElseThrow(); }
+
+    private List<String> refused(UUID id) { return intakes.rows(id, "refused", 99).stream().map(r -> r.place() + ": " + r.note()).toList(); }
+
+    @Test void previewSaysOfEachLineWhatBecomesOfItAndChangesNothing() {
+        UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\n" + "thornlea-iso-tails,,,,16.50,3,,,\n" + "quillmoor-plover-pocket,,,,%s,,,,\n".formatted(price("quillmoor-plover-pocket")));
+        assertEquals(Map.of("added", 1, "changed", 1, "unchanged", 1), intakes.counts(id));
+        assertEquals("not yet buildable: its positions are not known", intakes.rows(id, "added", 9).get(0).note());
+        assertEquals(Intakes.State.READ, now(id).state());
+        assertTrue(shelves.listing("kelfax-trim-7").isEmpty());
+    }
+
+    private String price(String id) { return shelves.listing(id).flatMap(Listing::priceCents).map(c -> c / 100 + "." + c % 100).orElseThrow(); }
+
+    @Test void takingItInChangesPriceAndStockAndThePriceOfTheSheetWithThem() {
+        String revision = library.revision();
+        UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\nthornlea-iso-tails,Another name,,,16.50,3,2,,\n");
+        intakes.take(id);
+        assertEquals(Intakes.State.TAKEN, now(id).state());
+        Listing ring = shelves.listing("kelfax-trim-7").orElseThrow();
+        assertEquals(Optional.of(490L), ring.priceCents());
+        assertFalse(ring.buildable());
+        Listing tails = shelves.listing("thornlea-iso-tails").orElseThrow();
+        assertEquals(Optional.of(3), tails.stock());
+        assertTrue(tails.name().startsWith("Thornlea"), "a sheet's name outranks a list's");
+        assertEquals(1650, library.parts().stream().filter(p -> p.id().equals("thornlea-iso-tails")).findFirst().orElseThrow().priceCents());
+        assertFalse(revision.equals(library.revision()), "kits are worked out anew");
+        assertEquals(16, library.parts().size(), "a part without positions is in no kit");
+    }
+
+    @Test void emptyCellLeavesWhatIsKnown() {
+        intakes.take(read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,5,,two-DIN\n"));
+        intakes.take(read("stock,number\n0,kelfax-trim-7\n"));
+        Listing ring = shelves.listing("kelfax-trim-7").orElseThrow();
+        assertEquals(List.of(Optional.of(490L), Optional.of(0), Optional.of(5)), List.of(ring.priceCents(), ring.stock(), ring.days()));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+        kelfax-7,Ring,Kelfax,dash kit,-4,1,,,            | line 2: price "-4" is no price; a number from 0 such as 12.50.
+        kelfax-7,Ring,Kelfax,dash kit,4,1.5,,,           | line 2: stock "1.5" is no count; a whole number from 0 to 1000000.
+        kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, antenna adapter, control interface, data module.
+        kelfax-7,Ring,Kelfax,dash kit,4,1,,,three-DIN    | line 2: opening "three-DIN" is not known; allowed: one-DIN, two-DIN.
+        Kelfax 7,Ring,Kelfax,dash kit,4,1,,,             | line 2: number "Kelfax 7" is no part number; 2 to 60 small letters, digits and hyphens.
+        ,Ring,Kelfax,dash kit,4,1,,,                     | line 2: number is empty; every line names its part.
+        kelfax-7,Ring,Kelfax                             | line 2: The line has 3 fields where the first line names 9 columns.
+        kelfax-7,,,,4,1,,,                               | line 2: number "kelfax-7" is new, and a new part needs a name and a kind.
+        ondel-47,,,,4,1,,,                               | line 2: number "ondel-47" is a radio in the library; parts only.
+        """)
+    void lineThatCannotBeTakenSaysWhatIsAllowedAndHoldsTheWholeListBack(String line, String message) {
+        UUID id = read(HEADER + line + "\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\n");
+        assertEquals(List.of(message), refused(id));
+        intakes.take(id);
+        assertEquals(Intakes.State.READ, now(id).state());
+        assertTrue(shelves.listing("kelfax-8").isEmpty());
+    }
+
+    @Test void sameNumberTwiceNamesBothLines() {
+        UUID id = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\nkelfax-7,Ring,Kelfax,dash kit,5,1,,,\n");
+        assertEquals(List.of("line 4: number \"kelfax-7\" stands in line 2 too; keep one of them."), refused(id));
+    }
+
+    @Test void wrongColumnQuoteNeverClosedAndEndlessLineStopTheReadingWithTheirLine() {
+        assertEquals("line 1: \"colour\" is no column; allowed: number, name, maker, kind, price, stock, days, plug, opening. line 1: has no column \"number\", which says which part a line is about.",
+            now(read("colour,price\nred,4\n")).note());
+        assertTrue(now(read(HEADER + "kelfax-7,\"Ring,Kelfax,dash kit,4,1,,,\n".repeat(1) + "x".repeat(100_000))).note().startsWith("line 2: cannot be read from here on:"));
+        UUID endless = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\n" + "y".repeat(10_000_000));
+        assertTrue(now(endless).note().startsWith("line 3: cannot be read from here on:"), now(endless).note());
+        assertEquals(Map.of(), intakes.counts(endless));
+        assertEquals("line 1: The list is empty; its first line names the columns, such as number,price,stock.", now(read("")).note());
+    }
+
+    @Test void cancelledWhileItIsReadItLeavesNothingBehind() {
+        UUID id = intakes.open("parts list", "list.csv", "Ines", 100_000);
+        Reader endless = new Reader() {
+            private int lines;
+
+            @Override public int read(char[] into, int from, int length) {
+                if (lines == 5000) assertTrue(intakes.cancel(id));
+                String line = lines == 0 ? HEADER : "kelfax-%d,Ring,Kelfax,dash kit,4,1,,,\n".formatted(lines);
+                lines++;
+                line.getChars(0, line.length(), into, from);
+                return line.length();
+            }
+
+            @Override public void close() {}
+        };
+        intakes.readParts(id, endless);
+        assertEquals(Intakes.State.CANCELLED, now(id).state());
+        assertEquals(Map.of(), intakes.counts(id));
+        assertTrue(shelves.listing("kelfax-1").isEmpty());
+    }
+
+    @Test void cancelledAfterReadingItIsForgottenAndCannotBeTaken() {
+        UUID id = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\n");
+        assertTrue(intakes.cancel(id));
+        intakes.take(id);
+        assertTrue(shelves.listing("kelfax-7").isEmpty());
+        assertFalse(intakes.cancel(id));
+    }
+
+    @Test void exportWipeAndImportComeOutEqual() throws Exception {
+        intakes.take(read(HEADER + "kelfax-7,\"Ring, \"\"wide\"\"\",Kelfax,dash kit,4.05,1,3,Bramblewick 16-way,two-DIN\n"));
+        StringWriter parts = new StringWriter();
+        library.writeParts(parts);
+        byte[] sheets = library.zip("part");
+        List<Listing> before = everything();
+        DSLContext db = TestDatabase.fresh();
+        library = new Library(db);
+        intakes = new Intakes(db, library, Clock.systemUTC());
+        shelves = new Shelves(db);
+        UUID zip = intakes.open("sheets", "parts.zip", "Ines", 0);
+        intakes.readSheets(zip, Intakes.unzip(sheets));
+        assertEquals(Map.of("added", 16), intakes.counts(zip));
+        intakes.take(zip);
+        UUID list = read(parts.toString());
+        assertEquals(Map.of("added", 1, "unchanged", 16), intakes.counts(list), () -> now(list) + " " + refused(list));
+        intakes.take(list);
+        assertEquals("", now(list).note());
+        assertEquals(before, everything());
+        StringWriter again = new StringWriter();
+        library.writeParts(again);
+        assertEquals(parts.toString(), again.toString());
+    }
+
+    private List<Listing> everything() { return shelves.find(new Shelves.Query("part", "", "", "", "", "", false, false, Optional.empty(), 0), 500).items(); }
+
+    @Test void zipWithAPathOutsideIsRefusedAndSoIsABomb() {
+        assertTrue(fault(() -> Intakes.unzip(Zip.write(Map.of("../evil.json", "{}")))).contains("names a place outside the archive"));
+        byte[] bomb = Zip.write(Map.of("a.json", " ".repeat(30_000_000)));
+        assertTrue(bomb.length < 100_000);
+        assertTrue(fault(() -> Intakes.unzip(bomb)).contains("is larger than 20 MB or 500 files unpacked"));
+    }
+
+    private static String fault(Runnable run) { return org.junit.jupiter.api.Assertions.assertThrows(InvalidInput.class, run::run).getMessage(); }
+
+    @Test void sheetsArePreviewedWithEveryFaultAndTakenWhole() throws IOException {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("a.json", StoreTest.demo().get("ondel-47.json").replace("389.0", "399.0"));
+        texts.put("b.json", StoreTest.demo().get("pebblefen-p2.json"));
+        texts.put("c.json", StoreTest.demo().get("tarnlight-minor.json").replace("one-DIN", "huge"));
+        UUID id = intakes.open("sheets", "three sheets", "Ines", 3);
+        intakes.readSheets(id, texts);
+        assertEquals(Map.of("changed", 1, "unchanged", 1, "refused", 1), intakes.counts(id));
+        assertEquals(List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, two-DIN."), refused(id));
+        intakes.take(id);
+        assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+    }
+
+    @Test void runThatEndedIsToldAndNobodyWaitsForIt() {
+        UUID id = intakes.open("parts list", "list.csv", "Ines", 5);
+        intakes.endOrphans();
+        assertEquals(Intakes.State.FAILED, now(id).state());
+    }
+
+    // --- shelves
+
+    private List<String> find(String text, String family, boolean buildable) {
+        return shelves.find(new Shelves.Query("part", text, "", family, "", "", false, buildable, Optional.empty(), 0), 50).items().stream().map(Listing::id).toList();
+    }
+
+    @Test void everyWordMustOccurInAnyOrderAndWildcardsAreLetters() {
+        assertEquals(List.of("thornlea-plover-amplified"), find("amplified plover", "", false));
+        assertEquals(List.of(), find("100%", "", false));
+        assertEquals(List.of(), find("_", "", false));
+    }
+
+    @Test void familiesRolesAndPricesFilter() {
+        assertTrue(find("", "Bramblewick 16-way", true).containsAll(List.of("thornlea-plover-plain", "thornlea-plover-amplified", "ashdyke-plover-module")));
+        Shelves.Query makesAccessory = new Shelves.Query("part", "", "data module", "", "", "accessory", false, false, Optional.of(10_000L), 0);
+        assertEquals(List.of("ashdyke-bus-power"), shelves.find(makesAccessory, 50).items().stream().map(Listing::id).toList());
+        assertEquals(List.of("antenna adapter", "control interface", "dash kit", "data module", "vehicle harness adapter"), shelves.facets("part").types());
+    }
+
+    /** The index finds what reading every line would find, on seeded words. */
+    @Test void searchAgreesWithReadingEveryLine() {
+        List<Listing> all = everything();
+        Random random = new Random(3);
+        for (int i = 0; i < 60; i++) {
+            String words = all.get(random.nextInt(all.size())).words();
+            int from = random.nextInt(words.length() - 4);
+            String text = words.substring(from, from + 2 + random.nextInt(3)).strip();
+            List<String> expected = all.stream().filter(l -> List.of(text.split("\\s+")).stream().allMatch(w -> l.words().contains(w))).map(Listing::id).sorted().toList();
+            assertEquals(expected, find(text, "", false).stream().sorted().collect(Collectors.toList()), text);
+        }
+    }
+}

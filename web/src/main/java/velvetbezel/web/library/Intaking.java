@@ -1,0 +1,109 @@
+package velvetbezel.web.library;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Service;
+import org.springframework.web.multipart.MultipartFile;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Intakes;
+
+/** Reads and takes in what people bring, beside their pages. */
+@Service
+class Intaking implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(Intaking.class);
+    /** A small import is read before its page is shown, so that nobody looks at a progress bar for nothing. */
+    private static final int SHORT_WAIT_MS = 700;
+    private final Intakes intakes;
+    private final ExecutorService beside = Executors.newFixedThreadPool(2);
+
+    Intaking(Intakes intakes) { this.intakes = intakes; }
+
+    UUID sheets(List<MultipartFile> files, String who) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        for (MultipartFile file : files) {
+            if (file.isEmpty()) continue;
+            byte[] bytes = bytes(file);
+            if (name(file).endsWith(".zip")) texts.putAll(Intakes.unzip(bytes));
+            else texts.put(name(file), new String(bytes, StandardCharsets.UTF_8));
+        }
+        if (texts.isEmpty()) throw new InvalidInput("sheets", "No file was chosen. Choose one or more sheets, as .json files or one ZIP of them.");
+        UUID id = intakes.open("sheets", files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
+        run(() -> intakes.readSheets(id, texts));
+        return id;
+    }
+
+    private static byte[] bytes(MultipartFile file) {
+        try {
+            return file.getBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String name(MultipartFile file) { return Optional.ofNullable(file.getOriginalFilename()).filter(n -> !n.isEmpty()).orElse("file"); }
+
+    UUID parts(MultipartFile file, String who) {
+        if (file.isEmpty()) throw new InvalidInput("list", "No file was chosen, or it is empty. Choose a list of parts, as a .csv file.");
+        try {
+            Path copy = Files.createTempFile("parts", ".csv");
+            file.transferTo(copy);
+            UUID id = intakes.open("parts list", name(file), who, lines(copy));
+            run(() -> readParts(id, copy));
+            return id;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static long lines(Path file) throws IOException {
+        try (Stream<String> lines = Files.lines(file, StandardCharsets.ISO_8859_1)) {
+            return lines.count();
+        }
+    }
+
+    private void readParts(UUID id, Path copy) {
+        try (Reader csv = Files.newBufferedReader(copy)) {
+            intakes.readParts(id, csv);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            copy.toFile().delete();
+        }
+    }
+
+    void take(UUID id) { run(() -> intakes.take(id)); }
+
+    private void run(Runnable work) {
+        Future<?> running = beside.submit(work);
+        try {
+            running.get(SHORT_WAIT_MS, TimeUnit.MILLISECONDS);
+        } catch (TimeoutException e) {
+            LOG.debug("still running; its page follows it");
+        } catch (ExecutionException e) {
+            LOG.error("An intake failed", e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override public void destroy() { beside.shutdownNow(); }
+}

@@ -1,0 +1,76 @@
+package velvetbezel.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The shelves by keyboard: find, filter, move, open; and bringing in a list with its preview. */
+class ShelfTest extends InBrowser {
+    @Test void partIsFoundAndOpenedWithoutTheMouse() {
+        Page page = window("ines");
+        page.navigate("/parts");
+        page.keyboard().press("/");
+        page.keyboard().type("plover amplified");
+        assertThat(page.locator("#results h1")).hasText("1 part answers");
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator(".hit")).isFocused();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("h1")).hasText("Thornlea harness for the Plover, amplified audio");
+        assertEquals(List.of(), console);
+    }
+
+    @Test void filtersNarrowTheShelfAndTheAddressKeepsThem() {
+        Page page = window("ines");
+        page.navigate("/parts");
+        page.getByLabel("Carries or makes").selectOption("antenna power");
+        page.getByLabel("Kind").selectOption("antenna adapter");
+        assertThat(page.locator("#results h1")).hasText("2 parts answer");
+        assertThat(page).hasURL(Pattern.compile(".*type=antenna.*carries=antenna.*|.*carries=antenna.*type=antenna.*"));
+        page.reload();
+        assertThat(page.locator("#results h1")).hasText("2 parts answer");
+        page.getByLabel("Price up to").fill("13,50");
+        assertThat(page.locator("#results h1")).hasText("1 part answers");
+    }
+
+    @Test void slashFindsFromAnywhereAcrossAllShelves() {
+        Page page = window("ines");
+        page.navigate("/jobs/214/wire");
+        page.keyboard().press("/");
+        page.keyboard().type("bramblewick");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("h1")).hasText("Found");
+        assertThat(page.locator("#work")).containsText("Meridale Plover");
+        assertThat(page.locator("#work")).containsText("Thornlea harness for the Plover, plain audio");
+    }
+
+    @Test void listIsPreviewedBeforeAnythingChangesAndRefusedLinesHoldItBack() {
+        Page page = window("ines");
+        page.navigate("/parts");
+        String list = "number,name,kind,price,stock\nkelfax-a1,Kelfax pocket,dash kit,7.50,2\nthornlea-iso-tails,,,10.90,4\nkelfax-a2,Kelfax pocket,trumpet,7.50,2\n";
+        page.locator("#list").setInputFiles(new FilePayload("prices.csv", "text/csv", list.getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        assertThat(page.locator("h1")).hasText("If it is taken in: 1 refused, 1 added, 1 changed");
+        assertThat(page.locator("#intake")).containsText("line 4");
+        assertThat(page.locator("#intake")).containsText("kind \"trumpet\" is not known; allowed: dash kit");
+        assertThat(page.getByText("Take it in")).hasCount(0);
+        page.getByText("To the parts").click();
+        page.locator("#list").setInputFiles(new FilePayload("prices.csv", "text/csv", list.replace("trumpet", "dash kit").getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        page.getByText("Take it in").click();
+        assertThat(page.locator("h1")).hasText("Taken in: 2 added, 1 changed");
+        page.navigate("/sheets/thornlea-iso-tails");
+        assertThat(page.locator(".facts")).containsText("10.90");
+        page.navigate("/parts");
+        page.locator("#list").setInputFiles(new FilePayload("back.csv", "text/csv", "number,price\nthornlea-iso-tails,9.90\n".getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        page.getByText("Take it in").click();
+        assertThat(page.locator("h1")).hasText("Taken in: 1 changed");
+    }
+}
