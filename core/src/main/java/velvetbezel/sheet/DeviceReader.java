@@ -121,7 +121,7 @@ final class DeviceReader {
     private Position position(Node node, int size, String plug) {
         node.only("position", "name", "role", "flow", "colour", "gauge", "metres", "bare", "wired", "to", "empty");
         String number = node.at("position").text();
-        if (!number.equals("?") && !(number.matches("\\d{1,3}") && Integer.parseInt(number) >= 1 && Integer.parseInt(number) <= size))
+        if (!number.equals(Node.UNREAD) && !(number.matches("\\d{1,3}") && Integer.parseInt(number) >= 1 && Integer.parseInt(number) <= size))
             node.at("position").fault("\"%s\" is no position of plug %s, whose positions are numbered 1 to %d. Check the pinout, or the plug's size.".formatted(number, plug, size));
         boolean empty = node.at("empty").truth(false);
         if (empty && (node.has("role") || node.has("to"))) node.at("empty").fault("is true, and yet the position has a role or a wire; keep one of the two.");
@@ -159,7 +159,7 @@ final class DeviceReader {
 
     private static String end(Node node, List<String> known) {
         String name = node.text();
-        if (!name.equals("?") && !known.contains(name)) node.fault("\"%s\" is no terminal here; known: %s.".formatted(name, String.join(", ", known)));
+        if (!name.equals(Node.UNREAD) && !known.contains(name)) node.fault("\"%s\" is no terminal here; known: %s.".formatted(name, String.join(", ", known)));
         return name;
     }
 

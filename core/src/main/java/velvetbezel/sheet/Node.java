@@ -12,6 +12,8 @@ import java.util.function.Function;
  * with the path of its field, and a harmless value takes its place, so that one pass finds everything.
  */
 public final class Node {
+    /** Stands for a text that could not be read, once its fault is noted; a sheet cannot write it. */
+    static final String UNREAD = "?";
     private final Object value;
     private final String path;
     private final List<Fault> faults;
@@ -87,10 +89,10 @@ public final class Node {
     }
 
     public String text() {
-        if (value instanceof String text && !text.isBlank()) return text.strip();
+        if (value instanceof String text && !text.isBlank() && !text.strip().equals(UNREAD)) return text.strip();
         if (value instanceof Integer || value instanceof Long) return value.toString();
         fault(value == null ? "is missing; a text is expected." : "expected a text, found " + shown() + ".");
-        return "?";
+        return UNREAD;
     }
 
     public String text(String otherwise) { return value == null ? otherwise : text(); }
@@ -133,7 +135,7 @@ public final class Node {
         }
         String text = text();
         return find.apply(text).orElseGet(() -> {
-            if (!text.equals("?")) fault("\"%s\" is not known; allowed: %s.".formatted(text, allowed));
+            if (!text.equals(UNREAD)) fault("\"%s\" is not known; allowed: %s.".formatted(text, allowed));
             return otherwise;
         });
     }

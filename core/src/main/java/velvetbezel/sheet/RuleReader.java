@@ -176,7 +176,7 @@ final class RuleReader {
 
     private static String known(Node node, List<String> known, String kind) {
         String name = node.text();
-        if (!name.equals("?") && !known.contains(name))
+        if (!name.equals(Node.UNREAD) && !known.contains(name))
             node.fault("\"%s\" is no %s of this device; it has %s.".formatted(name, kind, known.isEmpty() ? "none" : String.join(", ", known)));
         return name;
     }

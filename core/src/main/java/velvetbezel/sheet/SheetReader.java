@@ -32,7 +32,7 @@ public final class SheetReader {
             node.at("version").fault("is newer than this program, which reads up to version %d. Update the program, or export the sheet from the older one.".formatted(VERSION));
         else node.at("version").whole(1, VERSION);
         String id = node.at("id").text();
-        if (!id.equals("?") && !id.matches("[a-z0-9][a-z0-9-]{1,59}"))
+        if (!id.equals(Node.UNREAD) && !id.matches("[a-z0-9][a-z0-9-]{1,59}"))
             node.at("id").fault("\"%s\" is no id; 2 to 60 small letters, digits and hyphens.".formatted(id));
         return new Sheet.Header(id, node.at("name").text(), FactReader.provenance(node.at("source").only("from", "by", "date")));
     }

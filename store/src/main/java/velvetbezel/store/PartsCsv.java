@@ -52,7 +52,7 @@ public final class PartsCsv {
         } catch (CsvParseException e) {
             throw new InvalidInput("line %d".formatted(last + 1), "cannot be read from here on: %s. A quote may be open, or the line longer than %d characters. Correct it and read the list again.".formatted(cause(e), MOST_CHARACTERS));
         } catch (IOException | UncheckedIOException e) {
-            throw new InvalidInput("line %d".formatted(last + 1), "cannot be read from here on: %s.".formatted(e.getMessage()));
+            throw new InvalidInput("line %d".formatted(last + 1), "cannot be read from here on: it is no text in UTF-8. Save the list as UTF-8 and read it again.");
         }
         if (header == null) throw new InvalidInput("line 1", "The list is empty; its first line names the columns, such as number,price,stock.");
     }

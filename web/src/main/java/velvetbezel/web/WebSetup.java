@@ -14,7 +14,7 @@ class WebSetup implements WebMvcConfigurer {
     WebSetup(Who who) { this.who = who; }
 
     @Override public void addInterceptors(InterceptorRegistry registry) {
-        registry.addInterceptor(who).excludePathPatterns("/who", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/favicon.svg", "/error", "/*/export/**");
+        registry.addInterceptor(who).excludePathPatterns("/who", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/schemas/**", "/favicon.svg", "/error");
     }
 
     @Override public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) { resolvers.add(who); }

@@ -30,7 +30,7 @@ class ShelfTest extends InBrowser {
         Page page = window("ines");
         page.navigate("/parts");
         page.getByLabel("Carries or makes").selectOption("antenna power");
-        page.getByLabel("Kind").selectOption("antenna adapter");
+        page.getByLabel("Kind", new Page.GetByLabelOptions().setExact(true)).selectOption("antenna adapter");
         assertThat(page.locator("#results h1")).hasText("2 parts answer");
         assertThat(page).hasURL(Pattern.compile(".*type=antenna.*carries=antenna.*|.*carries=antenna.*type=antenna.*"));
         page.reload();
