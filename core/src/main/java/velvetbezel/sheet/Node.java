@@ -60,7 +60,7 @@ public final class Node {
         return nodes;
     }
 
-    private static String nameOf(Object entry, int index) {
+    static String nameOf(Object entry, int index) {
         if (entry instanceof Map<?, ?> map)
             for (String key : List.of("id", "function", "position", "name"))
                 if (map.get(key) instanceof String || map.get(key) instanceof Number) return key.equals("position") ? "position " + map.get(key) : map.get(key).toString();

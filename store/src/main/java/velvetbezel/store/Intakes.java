@@ -221,7 +221,7 @@ public class Intakes {
     private void takeSheets(UUID id) {
         Map<String, String> texts = db.select(INTAKE_ROW.PLACE, INTAKE_ROW.BODY).from(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).orderBy(INTAKE_ROW.LINE).fetch().stream()
             .collect(Collectors.toMap(r -> r.value1(), r -> r.value2().data(), (a, b) -> a, LinkedHashMap::new));
-        library.take(texts);
+        library.take(texts, find(id).orElseThrow().who());
         if (move(id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
     }
 
@@ -254,6 +254,10 @@ public class Intakes {
               words = case when l.buildable then l.words else lower(concat_ws(' ', l.id, coalesce(r.body->>'name', l.name), coalesce(r.body->>'maker', l.maker), coalesce(r.body->>'kind', l.type),
                 coalesce(r.body->>'opening', l.opening), r.body->>'plug')) end
             from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and l.id = r.item""", id, from, to);
+        tx.execute("""
+            insert into sheet_history (sheet_id, revision, who, what, body)
+            select s.id, s.revision, i.who, 'Price, from ' || i.name, s.body from sheet s join intake_row r on r.item = s.id join intake i on i.id = r.intake_id
+            where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and r.body ?? 'price' and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""", id, from, to);
         tx.execute("""
             update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))
             from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and s.id = r.item and r.body ?? 'price'

@@ -2,15 +2,19 @@ package velvetbezel.store;
 
 import static velvetbezel.store.rows.Tables.LISTING;
 import static velvetbezel.store.rows.Tables.SHEET;
+import static velvetbezel.store.rows.Tables.SHEET_HISTORY;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.function.UnaryOperator;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
+import org.jooq.impl.DSL;
 import org.jooq.Record3;
 import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Fault;
@@ -50,7 +54,7 @@ public class Library {
 
     /** Revisions of all sheets together: changes whenever any sheet does. */
     public String revision() {
-        return db.select(org.jooq.impl.DSL.sum(SHEET.REVISION), org.jooq.impl.DSL.count()).from(SHEET).fetchSingle(r -> r.value1() + "/" + r.value2());
+        return db.select(DSL.sum(SHEET.REVISION), DSL.count()).from(SHEET).fetchSingle(r -> r.value1() + "/" + r.value2());
     }
 
     public List<Sheet.Radio> radios() { return all("radio", Sheet.Radio.class); }
@@ -63,6 +67,51 @@ public class Library {
 
     public Catalogue catalogue() {
         return find(CATALOGUE).flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
+    }
+
+    /** A change of a sheet as it stood before. @param revision the one it made way for */
+    public record Past(int revision, Instant at, String who, String what) {}
+
+    /** Puts a new body in place and keeps the old one. */
+    private static void replace(DSLContext tx, Document d, String who, String what) {
+        tx.insertInto(SHEET_HISTORY, SHEET_HISTORY.SHEET_ID, SHEET_HISTORY.REVISION, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT, SHEET_HISTORY.BODY)
+            .select(DSL.select(SHEET.ID, SHEET.REVISION, DSL.val(who), DSL.val(what), SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id()))).execute();
+        tx.update(SHEET).set(SHEET.NAME, d.name()).set(SHEET.REVISION, SHEET.REVISION.plus(1)).set(SHEET.BODY, JSONB.valueOf(d.body())).where(SHEET.ID.eq(d.id())).execute();
+        d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
+    }
+
+    /** Revision that edits are made against. */
+    public int revision(String id) { return db.select(SHEET.REVISION).from(SHEET).where(SHEET.ID.eq(id)).fetchOptional(SHEET.REVISION).orElse(0); }
+
+    /**
+     * Changes a sheet in place.
+     *
+     * @param seen   the revision the person was looking at
+     * @param change makes a changed copy of the sheet's tree
+     * @throws InvalidInput if the sheet changed meanwhile, or what comes of it is no good sheet; nothing is written then
+     */
+    public void change(String id, String who, String what, int seen, UnaryOperator<Object> change) {
+        db.transaction(t -> {
+            var row = t.dsl().select(SHEET.REVISION, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(id)).forUpdate().fetchOptional()
+                .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here."));
+            if (row.value1() != seen) throw new InvalidInput(id, "Somebody changed this sheet meanwhile (see its history). Look at it as it is now, and make your change again.");
+            Document changed = Document.read(Json.write(change.apply(Json.parse(row.value2().data()))));
+            if (!changed.id().equals(id)) throw new InvalidInput("id", "A sheet keeps its id; duplicate it to make another.");
+            if (!Json.same(row.value2().data(), changed.body())) replace(t.dsl(), changed, who, what);
+        });
+    }
+
+    /** Newest first. */
+    public List<Past> history(String id) {
+        return db.select(SHEET_HISTORY.REVISION, SHEET_HISTORY.AT, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT).from(SHEET_HISTORY).where(SHEET_HISTORY.SHEET_ID.eq(id)).orderBy(SHEET_HISTORY.REVISION.desc())
+            .fetch(r -> new Past(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
+    }
+
+    /** Brings back what a sheet was before a change, as a change of its own. */
+    public void bringBack(String id, String who, int seen, int revision) {
+        String body = db.select(SHEET_HISTORY.BODY).from(SHEET_HISTORY).where(SHEET_HISTORY.SHEET_ID.eq(id), SHEET_HISTORY.REVISION.eq(revision)).fetchOptional(SHEET_HISTORY.BODY).map(JSONB::data)
+            .orElseThrow(() -> new InvalidInput(id, "There is no revision %d of this sheet.".formatted(revision)));
+        change(id, who, "Brought back revision " + revision, seen, tree -> Json.parse(body));
     }
 
     /** Every sheet of a kind as one ZIP, each in a file of its id. */
@@ -94,9 +143,10 @@ public class Library {
      * Takes in several documents, or none.
      *
      * @param texts JSON by file name
+     * @param who   for the history of each sheet
      * @throws InvalidInput with every fault of every file
      */
-    public Imported take(Map<String, String> texts) {
+    public Imported take(Map<String, String> texts, String who) {
         Map<String, Document> documents = new LinkedHashMap<>();
         List<Fault> faults = new ArrayList<>();
         texts.forEach((file, text) -> {
@@ -109,10 +159,10 @@ public class Library {
             }
         });
         if (!faults.isEmpty()) throw new InvalidInput(faults);
-        return db.transactionResult(t -> store(t.dsl(), documents.values()));
+        return db.transactionResult(t -> store(t.dsl(), documents.values(), who));
     }
 
-    private static Imported store(DSLContext tx, Iterable<Document> documents) {
+    private static Imported store(DSLContext tx, Iterable<Document> documents, String who) {
         Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         for (Document d : documents) {
             d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
@@ -125,7 +175,7 @@ public class Library {
             } else if (Json.same(before.value2().data(), d.body())) {
                 imported.unchanged.add(d.name());
             } else {
-                tx.update(SHEET).set(SHEET.NAME, d.name()).set(SHEET.REVISION, SHEET.REVISION.plus(1)).set(SHEET.BODY, JSONB.valueOf(d.body())).where(SHEET.ID.eq(d.id())).execute();
+                replace(tx, d, who, "Imported");
                 imported.changed.add(d.name());
             }
         }

@@ -35,7 +35,7 @@ class IntakeTest {
         library = new Library(db);
         intakes = new Intakes(db, library, Clock.systemUTC());
         shelves = new Shelves(db);
-        library.take(StoreTest.demo());
+        library.take(StoreTest.demo(), "Ines");
     }
 
     private UUID read(Reader csv) {

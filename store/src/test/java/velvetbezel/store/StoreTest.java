@@ -53,8 +53,8 @@ class StoreTest {
     // --- library
 
     @Test void demoIsTakenInAndASecondTimeNothingChanges() throws IOException {
-        assertEquals(demo().size(), library.take(demo()).added().size());
-        Library.Imported again = library.take(demo());
+        assertEquals(demo().size(), library.take(demo(), "Ines").added().size());
+        Library.Imported again = library.take(demo(), "Ines");
         assertEquals(demo().size(), again.unchanged().size());
         assertEquals(3, library.radios().size());
         assertEquals(16, library.parts().size());
@@ -64,7 +64,7 @@ class StoreTest {
         Map<String, String> texts = demo();
         texts.put("bad.json", texts.get("ondel-47.json").replace("\"ondel-47\"", "\"ondel-48\"").replace("\"two-DIN\"", "\"huge\"").replace("amp remote", "amp control"));
         texts.put("broken.json", "{\"a\": 1,");
-        List<String> faults = faults(() -> library.take(texts));
+        List<String> faults = faults(() -> library.take(texts, "Ines"));
         assertEquals(3, faults.size(), faults::toString);
         assertEquals("bad.json: size: \"huge\" is not known; allowed: one-DIN, two-DIN.", faults.get(0));
         assertTrue(faults.get(2).startsWith("broken.json: line 1, column"), faults::toString);
@@ -74,16 +74,34 @@ class StoreTest {
     @Test void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
         String tied = demo().get("ondel-47.json").replace("\"ports\": [", "\"wires\": [{\"from\": \"remote\", \"to\": \"aerial\", \"metres\": 0.1}], \"ports\": [");
         assertEquals(List.of("tied.json: radio.remote and radio.aerial: two outputs are tied together: remote of Ondel 47 and aerial of Ondel 47. Leave one out, or put a diode or relay between them."),
-            faults(() -> library.take(Map.of("tied.json", tied))));
+            faults(() -> library.take(Map.of("tied.json", tied), "Ines")));
     }
 
     @Test void fieldGivenTwiceIsNoJson() { assertTrue(faults(() -> Json.parse("{\"a\": 1, \"a\": 2}")).get(0).contains("Duplicate")); }
 
     @Test void changedSheetIsServedAtOnce() throws IOException {
-        library.take(demo());
+        library.take(demo(), "Ines");
         String dearer = demo().get("ondel-47.json").replace("389.0", "399.0");
-        assertEquals(List.of("Ondel 47, two-DIN screen"), library.take(Map.of("o.json", dearer)).changed());
+        assertEquals(List.of("Ondel 47, two-DIN screen"), library.take(Map.of("o.json", dearer), "Ines").changed());
         assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+    }
+
+    @Test void changedSheetKeepsItsPastAndBringsItBack() throws IOException {
+        library.take(demo(), "Ines");
+        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(399)));
+        assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+        assertEquals(List.of("1 Tomas Dearer"), library.history("ondel-47").stream().map(h -> h.revision() + " " + h.who() + " " + h.what()).toList());
+        library.bringBack("ondel-47", "Ines", 2, 1);
+        assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+        assertEquals(List.of("Brought back revision 1", "Dearer"), library.history("ondel-47").stream().map(Library.Past::what).toList());
+    }
+
+    @Test void changeOfASheetThatIsStaleOrNoGoodIsRefusedAndNothingIsWritten() throws IOException {
+        library.take(demo(), "Ines");
+        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(399)));
+        assertTrue(faults(() -> library.change("ondel-47", "Ines", "Cheaper", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(9)))).get(0).contains("Somebody changed this sheet meanwhile"));
+        assertEquals(List.of("size: \"huge\" is not known; allowed: one-DIN, two-DIN."), faults(() -> library.change("ondel-47", "Ines", "x", 2, tree -> velvetbezel.sheet.SheetTree.put(tree, "size", Optional.of("huge")))));
+        assertEquals(2, library.revision("ondel-47"));
     }
 
     // --- jobs
@@ -145,7 +163,7 @@ class StoreTest {
     // --- archive
 
     private Job worked() throws IOException {
-        library.take(demo());
+        library.take(demo(), "Ines");
         Job job = open();
         jobs.change(job.id(), "Ines", "Chose a kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering")));
         jobs.change(job.id(), "Tomas", "Joined ground", 2, Map.of("joint/joint ground", Optional.of("done")));

@@ -27,7 +27,7 @@ final class Demo {
 
     void load() {
         jobs.addPeople(PEOPLE);
-        library.take(texts());
+        library.take(texts(), PEOPLE.get(0).name());
         jobs.create("Rowing club's minibus", PEOPLE.get(0).name(), Map.of("customer", "Saltgate Rowing Club", "vehicle", "corrick-ferryman-2006",
             "note", "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
         jobs.create("Vet's crossover", PEOPLE.get(1).name(), Map.of("customer", "Dr. Amsel, Quayside Vets", "vehicle", "meridale-plover-2019-amplified",

@@ -13,7 +13,7 @@ import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.sheet.Settling;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.store.Document;
@@ -106,7 +106,7 @@ public class Desk {
         for (var field : new TreeMap<>(job.fields()).entrySet()) {
             if (!field.getKey().startsWith(prefix)) continue;
             Object value = field.getKey().endsWith(".wired") ? (Object) field.getValue().equals("there") : field.getValue();
-            tree = Settling.measured(tree == null ? Json.parse(document.body()) : tree, field.getKey().substring(prefix.length()), value, "job " + job.number());
+            tree = SheetTree.measured(tree == null ? Json.parse(document.body()) : tree, field.getKey().substring(prefix.length()), value, "job " + job.number());
         }
         return tree == null ? document.sheet().orElseThrow() : SheetReader.read(tree);
     }
