@@ -13,9 +13,9 @@ import velvetbezel.units.WireColour;
  * differ in how they are numbered on their face, so the numbers lead and not the places.
  */
 public record PlugDrawing(double width, double height, List<Cell> cells) {
-    private static final double CELL_WIDTH = 100;
+    private static final double CELL_WIDTH = 112;
     private static final double CELL_HEIGHT = 62;
-    private static final int LETTERS = 15;
+    private static final int LETTERS = 18;
     private static final int ONE_ROW = 4;
 
     /** @param style "empty", "conflict", "missing" or "known"; @param role shortened to fit; @param label everything in words */

@@ -101,13 +101,13 @@ public class Desk {
     /** The vehicle's sheet with the facts that were measured on this job's car. */
     private static Sheet settled(Job job, Document document) {
         as(Sheet.Vehicle.class, document);
-        String prefix = "settled/" + document.id() + "/";
-        Object tree = null;
-        for (var field : new TreeMap<>(job.fields()).entrySet()) {
-            if (!field.getKey().startsWith(prefix)) continue;
-            Object value = field.getKey().endsWith(".wired") ? (Object) field.getValue().equals("there") : field.getValue();
-            tree = SheetTree.measured(tree == null ? Json.parse(document.body()) : tree, field.getKey().substring(prefix.length()), value, "job " + job.number());
-        }
-        return tree == null ? document.sheet().orElseThrow() : SheetReader.read(tree);
+        Map<String, String> facts = Offering.facts(job);
+        if (facts.isEmpty()) return document.sheet().orElseThrow();
+        Object tree = Json.parse(document.body());
+        for (var fact : facts.entrySet()) tree = SheetTree.measured(tree, fact.getKey(), value(fact.getKey(), fact.getValue()), "job " + job.number());
+        return SheetReader.read(tree);
     }
+
+    /** What a settled field says, as a sheet writes it. */
+    static Object value(String path, String said) { return path.endsWith(".wired") ? (Object) said.equals("there") : said; }
 }

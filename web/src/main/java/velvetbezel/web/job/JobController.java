@@ -27,8 +27,10 @@ class JobController {
     private final JobPages pages;
     private final Changes changes;
     private final Jobs jobs;
+    private final Offering offering;
 
-    JobController(JobPages pages, Changes changes, Jobs jobs) {
+    JobController(JobPages pages, Changes changes, Jobs jobs, Offering offering) {
+        this.offering = offering;
         this.pages = pages;
         this.changes = changes;
         this.jobs = jobs;
@@ -92,6 +94,13 @@ class JobController {
         response.setStatus(HttpStatus.CONFLICT.value());
         String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\".".formatted(open.undoable().map(e -> e.what()).orElse("none"));
         return again(open, within(number, back), new Frame.Trouble(Map.of("undo", fault), Optional.empty()), model);
+    }
+
+    /** Writes what was measured on this car into its sheet. */
+    @PostMapping("/jobs/{number}/offer")
+    String offer(@PathVariable int number, Who.Person who) {
+        offering.offer(number, who.name());
+        return "redirect:/sheets/" + pages.open(number).value(Fields.VEHICLE);
     }
 
     /** A page of this job, whatever was sent. */

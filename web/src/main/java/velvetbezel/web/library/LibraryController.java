@@ -49,7 +49,7 @@ class LibraryController {
     @GetMapping("/sheets/{id}")
     String sheet(@PathVariable String id, Model model) {
         Optional<Document> document = library.find(id).filter(d -> d.sheet().isPresent());
-        SheetView view = document.map(d -> SheetView.of(d, shelves.listing(id))).or(() -> shelves.listing(id).map(SheetView::unbuildable))
+        SheetView view = document.map(d -> SheetView.of(d, shelves.listing(id), library)).or(() -> shelves.listing(id).map(SheetView::unbuildable))
             .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
         model.addAttribute("view", view);
         return "library/sheet";

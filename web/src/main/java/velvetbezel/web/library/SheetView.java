@@ -1,7 +1,10 @@
 package velvetbezel.web.library;
 
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.drawing.Shapes;
@@ -13,13 +16,23 @@ import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Document;
+import velvetbezel.store.Library;
 import velvetbezel.store.Listing;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
 
 /** One sheet: its facts, its plugs position by position, its leads. */
-public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions, String lacks) {
+public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions, String lacks, int revision, List<Past> past, List<Other> others) {
+    /** A change, and the revision it made way for. */
+    public record Past(int revision, String when, String who, String what) {}
+
+    /** A sheet of the same kind, to compare with. */
+    public record Other(String id, String name) {}
+
     public record Line(String name, String value) {}
+
+    private static final int MOST_OTHERS = 500;
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
     /** A plug, or the bare leads of a device. */
     public record Table(String heading, List<Wire> wires) {}
@@ -34,12 +47,12 @@ public record SheetView(String id, String name, String shelf, String source, Lis
         if (!l.families().isEmpty()) facts.add(new Line("Plug family", String.join(", ", l.families())));
         facts.addAll(commerce(l));
         String lacks = l.type().equals("dash kit") ? "which opening it fills, which radio it takes, and for which vehicles" : "its plugs position by position, its bare leads with role and colour, and what it makes";
-        return new SheetView(l.id(), l.name(), l.kind() + "s", "", facts, List.of(), List.of(), "Not yet buildable: it is known from a list only. It lacks a sheet that says %s.".formatted(lacks));
+        return new SheetView(l.id(), l.name(), l.kind() + "s", "", facts, List.of(), List.of(), "Not yet buildable: it is known from a list only. It lacks a sheet that says %s.".formatted(lacks), 0, List.of(), List.of());
     }
 
     private static List<Line> commerce(Listing l) { return List.of(new Line("Price", ShelfView.price(l)), new Line("Stock", ShelfView.stock(l))); }
 
-    static SheetView of(Document document, Optional<Listing> listing) {
+    static SheetView of(Document document, Optional<Listing> listing, Library library) {
         Sheet sheet = document.sheet().orElseThrow();
         List<Line> facts = new ArrayList<>();
         List<Table> tables = new ArrayList<>();
@@ -60,7 +73,9 @@ public record SheetView(String id, String name, String shelf, String source, Lis
             p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
             p.device().ifPresent(d -> device(sheet, d, tables));
         }
-        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "");
+        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "", library.revision(sheet.id()),
+            library.history(sheet.id()).stream().map(h -> new Past(h.revision(), WHEN.format(h.at()), h.who(), h.what())).toList(),
+            library.entries(document.kind()).stream().filter(e -> !e.id().equals(sheet.id())).limit(MOST_OTHERS).map(e -> new Other(e.id(), e.name())).toList());
     }
 
     private static void device(Sheet sheet, Device device, List<Table> tables) {

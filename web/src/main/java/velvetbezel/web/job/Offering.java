@@ -1,0 +1,43 @@
+package velvetbezel.web.job;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import velvetbezel.sheet.SheetTree;
+import velvetbezel.store.Job;
+import velvetbezel.store.Library;
+
+/** Writes what was measured on a job's car into the vehicle's sheet, so that the next fitter of this model has it. */
+@Service
+class Offering {
+    private final Desk desk;
+    private final Library library;
+
+    Offering(Desk desk, Library library) {
+        this.desk = desk;
+        this.library = library;
+    }
+
+    /** Facts settled on this job's car that its sheet in the library does not have as measured. @return paths to values */
+    static Map<String, String> facts(Job job) {
+        String prefix = job.field(Fields.VEHICLE).map(v -> "settled/" + v + "/").orElse("settled/?/");
+        Map<String, String> facts = new java.util.TreeMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(prefix)) facts.put(field.substring(prefix.length()), value);
+        });
+        return facts;
+    }
+
+    /** @throws velvetbezel.sheet.InvalidInput if the vehicle's sheet is not in the library or would not be a good one */
+    void offer(int number, String who) {
+        Job job = desk.open(number).job();
+        String vehicle = job.field(Fields.VEHICLE).orElse("");
+        Map<String, String> facts = facts(job);
+        if (facts.isEmpty()) return;
+        library.change(vehicle, who, "Measured on job %d: %s".formatted(number, String.join(", ", List.copyOf(facts.keySet()))), library.revision(vehicle), tree -> {
+            Object changed = tree;
+            for (var fact : facts.entrySet()) changed = SheetTree.measured(changed, fact.getKey(), Desk.value(fact.getKey(), fact.getValue()), "job " + number);
+            return changed;
+        });
+    }
+}
