@@ -28,6 +28,8 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/prove", "prove");
         shot(bench, "/jobs/214/hand-over", "hand-over");
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
+        shot(bench, "/parts?q=plover", "parts");
+        shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
     }
 
