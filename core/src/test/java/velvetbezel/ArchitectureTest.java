@@ -5,7 +5,11 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Each package of the core uses only those above it, and none knows a framework, files, the clock or chance. */
@@ -21,6 +25,6 @@ class ArchitectureTest {
 
     @Test void coreKnowsNoFrameworkNorTheWorldOutside() {
         noClasses().should().dependOnClassesThat().resideInAnyPackage("org.springframework..", "org.jooq..", "java.sql..", "tools.jackson..", "jakarta..", "java.net..", "java.io..", "java.nio..", "org.thymeleaf..").check(CORE);
-        noClasses().should().dependOnClassesThat().belongToAnyOf(java.util.Random.class, java.time.Clock.class, java.time.Instant.class, java.time.LocalDate.class).check(CORE);
+        noClasses().should().dependOnClassesThat().belongToAnyOf(Random.class, Clock.class, Instant.class, LocalDate.class).check(CORE);
     }
 }

@@ -2,6 +2,7 @@ package velvetbezel.circuit;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
@@ -59,7 +60,7 @@ final class Solver {
     }
 
     private List<List<Integer>> branchesByIsland(Islands islands) {
-        List<List<Integer>> lists = new ArrayList<>(java.util.Collections.nCopies(net.nodes(), null));
+        List<List<Integer>> lists = new ArrayList<>(Collections.nCopies(net.nodes(), null));
         for (int i = 0; i < branches.length; i++) {
             if (!conducting[i] && !(branches[i] instanceof Branch.Current)) continue;
             add(lists, islands.of(branches[i].a()), i);

@@ -27,9 +27,11 @@ import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.Quantity;
 import velvetbezel.sheet.Rule;
+import velvetbezel.state.StateField;
 import velvetbezel.units.Volts;
 
 /** Finds the first thing that stops a function, and what would mend it. */
@@ -180,7 +182,7 @@ final class Why {
         Picture then = attempt.steps().stream().filter(s -> s.changes().contains(change)).findFirst().orElseThrow().picture();
         Rule rule = then.rule(change.by()).orElseThrow();
         Instance device = installation.instance(instance).orElseThrow();
-        String when = "%s entered %s = %s with key %s".formatted(labels.device(instance), change.mode().substring(instance.length() + 1), change.value(), change.in().word(velvetbezel.state.StateField.KEY));
+        String when = "%s entered %s = %s with key %s".formatted(labels.device(instance), change.mode().substring(instance.length() + 1), change.value(), change.in().word(StateField.KEY));
         Optional<TerminalId> watched = watched(rule.when()).map(device::terminal);
         if (watched.isEmpty()) return new Break(change.by().toString(), when + ".", Optional.empty(), Optional.empty());
         String reading = then.at(watched.get()).reading().map(r -> " reads " + number(r.value()) + " V").orElse(" is not connected");
@@ -257,7 +259,7 @@ final class Why {
     /** From the target backwards over conductors and connections, open or not. */
     private Break back(Instance device, Port port, String signal) {
         PortRef ref = new PortRef(device.id(), port.id());
-        if (port.medium() == velvetbezel.sheet.Medium.INTERNAL) return sender(device, port, signal).orElseGet(() -> ability(device.id(), "Nothing in %s makes %s.".formatted(device.device().name(), signal), signal));
+        if (port.medium() == Medium.INTERNAL) return sender(device, port, signal).orElseGet(() -> ability(device.id(), "Nothing in %s makes %s.".formatted(device.device().name(), signal), signal));
         TerminalId start = device.terminal(port.plus().orElseThrow());
         Reach reach = reach(start);
         for (TerminalId end : reach.ends)

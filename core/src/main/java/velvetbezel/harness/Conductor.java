@@ -1,6 +1,7 @@
 package velvetbezel.harness;
 
 import velvetbezel.sheet.Fact;
+import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Quantity;
 
 /** A small resistor between two terminals. */
@@ -8,7 +9,7 @@ public record Conductor(ConductorId id, Kind kind, TerminalId a, TerminalId b, Q
     /** A wire, the contact of two mated positions, a leg of a joint, or a bridge made by a fault. */
     public enum Kind { WIRE, CONTACT, LEG, BRIDGE }
 
-    Conductor open() { return new Conductor(id, kind, a, b, ohms, new Fact.Known<>(false, velvetbezel.sheet.Provenance.of(velvetbezel.sheet.Provenance.Origin.STATED))); }
+    Conductor open() { return new Conductor(id, kind, a, b, ohms, new Fact.Known<>(false, Provenance.of(Provenance.Origin.STATED))); }
 
     Conductor to(TerminalId far) { return new Conductor(id, kind, a, far, ohms, closed); }
 

@@ -11,11 +11,13 @@ import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.InnerWire;
 import velvetbezel.sheet.Lead;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Quantity;
 import velvetbezel.units.Gauge;
+import velvetbezel.units.WireColour;
 
 /** Collects instances, terminals and conductors while an installation is being built. */
 final class Draft {
@@ -44,7 +46,7 @@ final class Draft {
 
     private void addInner(Instance instance, String name) {
         TerminalId id = new TerminalId(instance.id(), name);
-        Fact<velvetbezel.units.WireColour> none = Fact.missing(new FieldRef(instance.sheet(), id + " colour"));
+        Fact<WireColour> none = Fact.missing(new FieldRef(instance.sheet(), id + " colour"));
         put(new Terminal(id, Terminal.Kind.INNER, Optional.empty(), Flow.SHARES, none, Fact.missing(new FieldRef(instance.sheet(), id + " gauge")), name));
     }
 
@@ -78,7 +80,7 @@ final class Draft {
         conductors.add(new Conductor(new ConductorId("contact " + a + " to " + b), Conductor.Kind.CONTACT, a, b, Quantity.of(CONTACT_OHMS), CLOSED));
     }
 
-    Joint joint(velvetbezel.sheet.LeadRole role, List<TerminalId> leads) {
+    Joint joint(LeadRole role, List<TerminalId> leads) {
         JointId id = JointId.of(role);
         for (TerminalId lead : leads)
             conductors.add(new Conductor(ConductorId.leg(id, lead), Conductor.Kind.LEG, lead, id.node(), Quantity.of(CONTACT_OHMS), CLOSED));

@@ -1,6 +1,7 @@
 package velvetbezel.harness;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -9,8 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Fact;
+import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Quantity;
@@ -28,7 +29,7 @@ public record Installation(Recipe recipe, List<Instance> instances, Map<Terminal
                            Map<String, String> settings, Map<String, String> modes, Set<String> misplaced) {
     public Installation {
         instances = List.copyOf(instances);
-        terminals = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(terminals));
+        terminals = Collections.unmodifiableMap(new LinkedHashMap<>(terminals));
         conductors = List.copyOf(conductors);
         joints = List.copyOf(joints);
         matings = List.copyOf(matings);

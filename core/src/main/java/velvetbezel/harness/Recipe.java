@@ -1,6 +1,7 @@
 package velvetbezel.harness;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,7 +10,7 @@ import velvetbezel.sheet.Sheet;
 
 /** What an installation was built from. @param radio empty for the factory installation; @param parts by instance id */
 public record Recipe(Sheet.Vehicle vehicle, Optional<Sheet.Radio> radio, Map<String, Sheet.Part> parts) {
-    public Recipe { parts = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(parts)); }
+    public Recipe { parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts)); }
 
     static Recipe of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
         Map<String, Sheet.Part> named = new LinkedHashMap<>();

@@ -3,6 +3,7 @@ package velvetbezel.match;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
@@ -26,7 +27,7 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Map<FunctionId, Out
 
     public boolean has(String sheet) { return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet)); }
 
-    private Set<FunctionId> having(java.util.function.Predicate<Outcome> wanted) {
+    private Set<FunctionId> having(Predicate<Outcome> wanted) {
         return outcomes.entrySet().stream().filter(e -> wanted.test(e.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
     }
 }

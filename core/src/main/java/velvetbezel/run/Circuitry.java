@@ -6,11 +6,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.circuit.Branch;
-import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Netlist;
 import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Conductor;
 import velvetbezel.harness.ConductorId;
+import velvetbezel.harness.Islands;
+import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Quantity;
@@ -37,7 +38,7 @@ final class Circuitry {
         this.conductorBranches = closed.stream().<Branch>map(c -> resistor(node(c.a()), node(c.b()), c.ohms())).toList();
     }
 
-    private int node(velvetbezel.harness.TerminalId id) { return plan.nodes.get(id); }
+    private int node(TerminalId id) { return plan.nodes.get(id); }
 
     private boolean isClosed(Conductor c) {
         if (c.closed() instanceof Fact.Missing<Boolean> missing) return assumption.last(missing.field(), state);

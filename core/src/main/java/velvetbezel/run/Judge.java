@@ -5,6 +5,7 @@ import java.util.Optional;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.Quantity;
 import velvetbezel.state.StateField;
+import velvetbezel.units.Volts;
 
 /** Judges guards against one picture. */
 final class Judge {
@@ -43,7 +44,7 @@ final class Judge {
     }
 
     private boolean volts(Guard.Volts g, Plan.Unit unit, boolean held) {
-        Optional<velvetbezel.units.Volts> reading = picture.between(unit.node(g.terminal()), unit.node(g.of())).reading();
+        Optional<Volts> reading = picture.between(unit.node(g.terminal()), unit.node(g.of())).reading();
         if (reading.isEmpty()) return false;
         double volts = reading.get().value();
         Optional<Quantity> least = held && g.hold().isPresent() ? g.hold() : g.min();

@@ -2,6 +2,7 @@ package velvetbezel.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -76,7 +77,7 @@ public final class SheetReader {
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
         List<Device> devices = node.at("devices").list().stream().map(reader::device).toList();
         Device car = new Device("car", "car", reader.plugs(node.at("plugs")), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-            java.util.Map.of(), List.of(), List.of());
+            Map.of(), List.of(), List.of());
         Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
         List<String> terminals = terminals(devices);
         DeviceReader.twice(node.at("devices"), devices.stream().map(Device::id).toList(), "device");

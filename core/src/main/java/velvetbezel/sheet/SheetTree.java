@@ -2,11 +2,15 @@ package velvetbezel.sheet;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Changes in a sheet's tree, by the paths that faults and missing facts name:
@@ -123,14 +127,14 @@ public final class SheetTree {
     }
 
     private static void compare(String path, Object a, Object b, List<Difference> found) {
-        if (java.util.Objects.equals(a, b)) return;
+        if (Objects.equals(a, b)) return;
         Map<String, Object> left = parts(a);
         Map<String, Object> right = parts(b);
         if (left.isEmpty() || right.isEmpty()) {
             found.add(new Difference(path, Optional.ofNullable(a).map(SheetTree::words), Optional.ofNullable(b).map(SheetTree::words)));
             return;
         }
-        java.util.Set<String> names = new java.util.LinkedHashSet<>(left.keySet());
+        Set<String> names = new LinkedHashSet<>(left.keySet());
         names.addAll(right.keySet());
         for (String name : names) compare(name.startsWith("[") || path.isEmpty() ? path + name : path + "." + name, left.get(name), right.get(name), found);
     }
@@ -144,8 +148,8 @@ public final class SheetTree {
     }
 
     private static String words(Object tree) {
-        if (tree instanceof Map<?, ?> map) return map.entrySet().stream().map(e -> e.getKey() + " " + words(e.getValue())).collect(java.util.stream.Collectors.joining(", "));
-        return tree instanceof List<?> list ? list.stream().map(SheetTree::words).collect(java.util.stream.Collectors.joining("; ")) : String.valueOf(tree);
+        if (tree instanceof Map<?, ?> map) return map.entrySet().stream().map(e -> e.getKey() + " " + words(e.getValue())).collect(Collectors.joining(", "));
+        return tree instanceof List<?> list ? list.stream().map(SheetTree::words).collect(Collectors.joining("; ")) : String.valueOf(tree);
     }
 
     private static InvalidInput noField(String path) { return new InvalidInput(path, "is no field of this sheet."); }

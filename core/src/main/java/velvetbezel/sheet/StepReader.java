@@ -1,5 +1,6 @@
 package velvetbezel.sheet;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -43,6 +44,6 @@ public final class StepReader {
     }
 
     private static String fields() {
-        return String.join(", ", java.util.Arrays.stream(StateField.values()).map(StateField::label).toList());
+        return String.join(", ", Arrays.stream(StateField.values()).map(StateField::label).toList());
     }
 }

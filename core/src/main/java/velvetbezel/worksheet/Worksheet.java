@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.function.FirstUse;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Cap;
@@ -86,7 +87,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
         private Optional<Terminal> carPosition(TerminalId tail) {
             return installation.conductors().stream().filter(c -> c.kind() == Conductor.Kind.WIRE && c.b().equals(tail)).map(Conductor::a)
                 .flatMap(contact -> installation.conductors().stream().filter(c -> c.kind() == Conductor.Kind.CONTACT)
-                    .flatMap(c -> c.a().equals(contact) ? java.util.stream.Stream.of(c.b()) : c.b().equals(contact) ? java.util.stream.Stream.of(c.a()) : java.util.stream.Stream.empty()))
+                    .flatMap(c -> c.a().equals(contact) ? Stream.of(c.b()) : c.b().equals(contact) ? Stream.of(c.a()) : Stream.empty()))
                 .filter(t -> t.instance().equals(Builder.CAR)).map(installation::terminal).findFirst();
         }
 

@@ -8,7 +8,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -25,7 +28,10 @@ import velvetbezel.harness.JointId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
+import velvetbezel.units.Colour;
 import velvetbezel.units.Ohms;
+import velvetbezel.worksheet.Worksheet;
 
 /** What becomes of the factory functions of the two demo cars, by running them. */
 class OutcomesTest {
@@ -137,19 +143,19 @@ class OutcomesTest {
 
     /** Every wire of the car, the radio and the parts in another colour: the same outcomes, other exceptions. */
     @Test void paintingEveryWireAnotherColourChangesTheExceptionsAndNoOutcome() {
-        java.util.Random random = new java.util.Random(7);
-        velvetbezel.units.Colour[] all = velvetbezel.units.Colour.values();
-        java.util.function.UnaryOperator<String> paint = text -> java.util.regex.Pattern.compile("\"colour\": \"[^\"]+\"").matcher(text)
+        Random random = new Random(7);
+        velvetbezel.units.Colour[] all = Colour.values();
+        UnaryOperator<String> paint = text -> Pattern.compile("\"colour\": \"[^\"]+\"").matcher(text)
             .replaceAll(m -> "\"colour\": \"" + all[random.nextInt(all.length)].word() + "\"");
         Installation painted = Builder.replacement(Demo.vehicle("corrick-ferryman-2006", paint), (Sheet.Radio) repaint("pebblefen-p2", paint), List.of((Sheet.Part) repaint("thornlea-iso-steering", paint)));
         assertEquals(words(Demo.outcomes(Demo.minibusJob())), words(Demo.outcomes(painted)));
-        var before = velvetbezel.worksheet.Worksheet.of(Demo.minibusJob());
-        var after = velvetbezel.worksheet.Worksheet.of(painted);
+        var before = Worksheet.of(Demo.minibusJob());
+        var after = Worksheet.of(painted);
         assertEquals(before.joints().stream().map(j -> j.id()).toList(), after.joints().stream().map(j -> j.id()).toList());
         org.junit.jupiter.api.Assertions.assertNotEquals(before.exceptions().stream().map(j -> j.id()).toList(), after.exceptions().stream().map(j -> j.id()).toList());
     }
 
-    private static Sheet repaint(String id, java.util.function.UnaryOperator<String> paint) { return velvetbezel.sheet.SheetReader.read(Demo.parse(paint.apply(Demo.text(id)))); }
+    private static Sheet repaint(String id, UnaryOperator<String> paint) { return SheetReader.read(Demo.parse(paint.apply(Demo.text(id)))); }
 
     private static Map<FunctionId, String> words(Map<FunctionId, Outcome> outcomes) {
         return outcomes.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().word()));

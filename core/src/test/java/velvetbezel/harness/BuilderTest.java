@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -38,7 +39,7 @@ class BuilderTest {
 
     @Test void everyBareLeadIsJoinedOrCappedExactlyOnce() {
         for (Installation i : List.of(Demo.minibusJob(), Demo.crossoverJob(), Demo.fit(Demo.crossover(), "tarnlight-minor", "thornlea-plover-plain"))) {
-            List<TerminalId> used = new java.util.ArrayList<>();
+            List<TerminalId> used = new ArrayList<>();
             i.joints().forEach(j -> used.addAll(j.leads()));
             i.caps().forEach(c -> used.add(c.lead()));
             Set<TerminalId> bare = new HashSet<>();

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -27,7 +28,7 @@ class MatcherTest {
         try (Stream<Path> files = Files.list(Path.of("..", "demo", "parts"))) {
             return files.map(f -> f.getFileName().toString().replace(".json", "")).sorted().map(id -> (Sheet.Part) Demo.sheet(id)).toList();
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -3,11 +3,13 @@ package velvetbezel.sheet;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
+import velvetbezel.units.WireColour;
 
 class SheetTreeTest {
     private static final String COLOUR = "plugs[A].positions[position 6].colour";
@@ -15,7 +17,7 @@ class SheetTreeTest {
 
     private static Sheet.Vehicle read(Object tree) { return (Sheet.Vehicle) SheetReader.read(tree); }
 
-    private static Fact<velvetbezel.units.WireColour> colour(Object tree, String plug, String number) {
+    private static Fact<WireColour> colour(Object tree, String plug, String number) {
         return read(tree).car().plugs().stream().filter(p -> p.id().equals(plug)).findFirst().orElseThrow().at(number).orElseThrow().colour();
     }
 
@@ -29,7 +31,7 @@ class SheetTreeTest {
     @Test void printedClaimBesideTheCatalogueIsAConflictAndOneOfTheSameOriginReplacesIt() {
         String path = "plugs[A].positions[position 7].colour";
         Object printed = SheetTree.claimed(Demo.tree("corrick-ferryman-2006"), path, SheetTree.claim("red/yellow", Provenance.Origin.PRINTED, "label", ""), USUAL);
-        assertEquals(List.of("Position A7 (constant) has two colours", "Position A6 (illumination): the colour is assumed"), Doubt.of(read(printed)).stream().map(Doubt::what).sorted(java.util.Comparator.reverseOrder()).toList());
+        assertEquals(List.of("Position A7 (constant) has two colours", "Position A6 (illumination): the colour is assumed"), Doubt.of(read(printed)).stream().map(Doubt::what).sorted(Comparator.reverseOrder()).toList());
         Object corrected = SheetTree.claimed(printed, path, SheetTree.claim("red/white", Provenance.Origin.PRINTED, "label, read again", ""), USUAL);
         assertEquals("red/white", colour(corrected, "A", "7").known().orElseThrow().words());
     }

@@ -12,6 +12,7 @@ import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
 import velvetbezel.units.Volts;
 
 class WorksheetTest {
@@ -48,7 +49,7 @@ class WorksheetTest {
 
     @Test void changingTheColoursOfAnAdapterChangesTheExceptions() {
         String text = Demo.text("thornlea-iso-steering").replace("\"colour\": \"black\"", "\"colour\": \"brown\"");
-        Sheet.Part brown = (Sheet.Part) velvetbezel.sheet.SheetReader.read(Demo.parse(text));
+        Sheet.Part brown = (Sheet.Part) SheetReader.read(Demo.parse(text));
         Worksheet w = Worksheet.of(Builder.replacement(Demo.minibus(), Demo.radio("pebblefen-p2"), List.of(brown)));
         assertTrue(row(EXCHANGED, LeadRole.GROUND).deviations().isEmpty());
         assertEquals(List.of("Brown goes to black."), row(w, LeadRole.GROUND).deviations().stream().map(Deviation::text).toList());

@@ -3,6 +3,7 @@ package velvetbezel.drawing;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -199,7 +200,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
 
         private void words(CapRow cap, int count, double middle) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
-            String text = (count == 1 ? "capped: " : count + " capped one by one: ") + cap.why().substring(0, 1).toLowerCase(java.util.Locale.ROOT) + cap.why().substring(1).replaceAll("\\.$", "");
+            String text = (count == 1 ? "capped: " : count + " capped one by one: ") + cap.why().substring(0, 1).toLowerCase(Locale.ROOT) + cap.why().substring(1).replaceAll("\\.$", "");
             texts.add(new Shapes.Text(radio ? radioLeft - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
         }
 

@@ -2,6 +2,7 @@ package velvetbezel.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** The job's map: a vertical wire loom from which each station branches off. */
 public record LoomDrawing(double width, double height, List<Strand> strands, List<Band> bands, List<Branch> branches) {
@@ -34,7 +35,7 @@ public record LoomDrawing(double width, double height, List<Strand> strands, Lis
             Station s = stations.get(i);
             double y = FIRST + PITCH * i;
             bands.add(new Band(y - 44));
-            branches.add(new Branch(s.name(), s.note(), s.href(), s.state().name().toLowerCase(java.util.Locale.ROOT), word(s.state()), s.current(),
+            branches.add(new Branch(s.name(), s.note(), s.href(), s.state().name().toLowerCase(Locale.ROOT), word(s.state()), s.current(),
                 Shapes.path("M47 %.0fC47 %.0f 53 %.0f 69 %.0f", y - 26, y - 4, y, y), KNOT_X, y));
         }
         return new LoomDrawing(176, height, List.copyOf(strands), List.copyOf(bands), List.copyOf(branches));

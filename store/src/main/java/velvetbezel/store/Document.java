@@ -1,5 +1,6 @@
 package velvetbezel.store;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetbezel.function.Catalogue;
@@ -24,7 +25,7 @@ public record Document(String id, String kind, String name, String body, Optiona
             return new Document(catalogue.id(), "functions", "Functions", body, Optional.empty(), Optional.of(catalogue));
         }
         Sheet sheet = SheetReader.read(tree);
-        java.util.List<Fault> faults = Builder.faultsOf(sheet);
+        List<Fault> faults = Builder.faultsOf(sheet);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Document(sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty());
     }

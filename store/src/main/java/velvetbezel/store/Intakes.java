@@ -11,6 +11,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.InsertValuesStep8;
 import org.jooq.JSONB;
+import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
@@ -36,7 +38,7 @@ public class Intakes {
     private final Clock clock;
 
     public enum State { READING, READ, TAKING, TAKEN, CANCELLED, FAILED;
-        String word() { return name().toLowerCase(java.util.Locale.ROOT); }
+        String word() { return name().toLowerCase(Locale.ROOT); }
     }
 
     /** @param done lines so far; @param note why it failed, where it did */
@@ -69,7 +71,7 @@ public class Intakes {
     }
 
     private static Intake intake(IntakeRecord r) {
-        return new Intake(r.getId(), r.getKind(), r.getName(), r.getWho(), r.getAt().toInstant(), State.valueOf(r.getState().toUpperCase(java.util.Locale.ROOT)), r.getDone(), r.getTotal(), r.getNote());
+        return new Intake(r.getId(), r.getKind(), r.getName(), r.getWho(), r.getAt().toInstant(), State.valueOf(r.getState().toUpperCase(Locale.ROOT)), r.getDone(), r.getTotal(), r.getNote());
     }
 
     public Map<String, Integer> counts(UUID id) {
@@ -214,7 +216,7 @@ public class Intakes {
             clear(id);
         } catch (RuntimeException e) {
             fail(id, "Nothing was taken in: the shelves changed since it was read. Bring it in again.");
-            if (!(e instanceof InvalidInput || e instanceof org.jooq.exception.DataAccessException)) throw e;
+            if (!(e instanceof InvalidInput || e instanceof DataAccessException)) throw e;
         }
     }
 

@@ -20,6 +20,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.JSONB;
 import org.jooq.impl.DSL;
+import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.rows.Sequences;
 import velvetbezel.store.rows.tables.records.JobRecord;
 
@@ -178,7 +179,7 @@ public class Jobs {
     public Job restore(UUID id, int number, String title, Map<String, String> fields, List<LogEntry> log, List<Document> sheets) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
-            if (tx.fetchExists(JOB, JOB.ID.eq(id))) throw new velvetbezel.sheet.InvalidInput("job.json: id", "This job is here already, as job %d. Nothing was changed."
+            if (tx.fetchExists(JOB, JOB.ID.eq(id))) throw new InvalidInput("job.json: id", "This job is here already, as job %d. Nothing was changed."
                 .formatted(tx.select(JOB.NUMBER).from(JOB).where(JOB.ID.eq(id)).fetchSingle(JOB.NUMBER)));
             boolean taken = tx.fetchExists(JOB, JOB.NUMBER.eq(number));
             int given = taken ? tx.nextval(Sequences.JOB_NUMBER).intValue() : number;

@@ -4,22 +4,25 @@ import static velvetbezel.store.rows.Tables.LISTING;
 import static velvetbezel.store.rows.Tables.SHEET;
 import static velvetbezel.store.rows.Tables.SHEET_HISTORY;
 
+import java.io.Writer;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.function.UnaryOperator;
-import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
-import org.jooq.impl.DSL;
 import org.jooq.Record3;
+import org.jooq.impl.DSL;
 import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.store.rows.tables.records.ListingRecord;
 
 /** The sheets of the workshop. Documents are read once per revision and kept. */
 public class Library {
@@ -122,11 +125,11 @@ public class Library {
     }
 
     /** Writes every part, known by its sheet or only by a list, as CSV. */
-    public void writeParts(java.io.Writer to) {
+    public void writeParts(Writer to) {
         db.transaction(t -> {
             try (var cursor = t.dsl().selectFrom(LISTING).where(LISTING.KIND.eq("part")).orderBy(LISTING.ID).fetchSize(2000).fetchLazy()) {
-                PartsCsv.write(to, () -> new java.util.Iterator<>() {
-                    private final java.util.Iterator<velvetbezel.store.rows.tables.records.ListingRecord> rows = cursor.iterator();
+                PartsCsv.write(to, () -> new Iterator<>() {
+                    private final Iterator<ListingRecord> rows = cursor.iterator();
 
                     @Override public boolean hasNext() { return rows.hasNext(); }
 

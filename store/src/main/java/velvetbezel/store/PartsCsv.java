@@ -5,8 +5,8 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
@@ -83,7 +84,7 @@ public final class PartsCsv {
         return new Line(record.getStartingLineNumber(), number, values, faults);
     }
 
-    private static java.util.function.Consumer<Object> put(Map<String, Object> values, String column) { return v -> values.put(column, v); }
+    private static Consumer<Object> put(Map<String, Object> values, String column) { return v -> values.put(column, v); }
 
     private static Optional<?> value(String column, String text, List<Fault> faults) {
         if (text.isEmpty()) return Optional.empty();

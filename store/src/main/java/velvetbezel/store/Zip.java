@@ -5,6 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -62,7 +63,7 @@ final class Zip {
         return files;
     }
 
-    private static boolean outside(String name) { return name.startsWith("/") || name.contains("\\") || name.contains(":") || java.util.Arrays.asList(name.split("/")).contains(".."); }
+    private static boolean outside(String name) { return name.startsWith("/") || name.contains("\\") || name.contains(":") || Arrays.asList(name.split("/")).contains(".."); }
 
     /** A whole ZIP ends with its directory, whose signature stands in the last 64 KiB. */
     private static boolean endsProperly(byte[] b) {

@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -27,6 +28,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.SheetTree;
 
 class StoreTest {
     private Library library;
@@ -88,7 +90,7 @@ class StoreTest {
 
     @Test void changedSheetKeepsItsPastAndBringsItBack() throws IOException {
         library.take(demo(), "Ines");
-        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(399)));
+        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> SheetTree.put(tree, "price", Optional.of(399)));
         assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
         assertEquals(List.of("1 Tomas Dearer"), library.history("ondel-47").stream().map(h -> h.revision() + " " + h.who() + " " + h.what()).toList());
         library.bringBack("ondel-47", "Ines", 2, 1);
@@ -98,9 +100,9 @@ class StoreTest {
 
     @Test void changeOfASheetThatIsStaleOrNoGoodIsRefusedAndNothingIsWritten() throws IOException {
         library.take(demo(), "Ines");
-        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(399)));
-        assertTrue(faults(() -> library.change("ondel-47", "Ines", "Cheaper", 1, tree -> velvetbezel.sheet.SheetTree.put(tree, "price", Optional.of(9)))).get(0).contains("Somebody changed this sheet meanwhile"));
-        assertEquals(List.of("size: \"huge\" is not known; allowed: one-DIN, two-DIN."), faults(() -> library.change("ondel-47", "Ines", "x", 2, tree -> velvetbezel.sheet.SheetTree.put(tree, "size", Optional.of("huge")))));
+        library.change("ondel-47", "Tomas", "Dearer", 1, tree -> SheetTree.put(tree, "price", Optional.of(399)));
+        assertTrue(faults(() -> library.change("ondel-47", "Ines", "Cheaper", 1, tree -> SheetTree.put(tree, "price", Optional.of(9)))).get(0).contains("Somebody changed this sheet meanwhile"));
+        assertEquals(List.of("size: \"huge\" is not known; allowed: one-DIN, two-DIN."), faults(() -> library.change("ondel-47", "Ines", "x", 2, tree -> SheetTree.put(tree, "size", Optional.of("huge")))));
         assertEquals(2, library.revision("ondel-47"));
     }
 
@@ -188,7 +190,7 @@ class StoreTest {
         Job restored = read(zip);
         assertEquals(job, restored);
         assertEquals(log, jobs.log(restored.id()));
-        assertEquals(java.util.Set.of("corrick-ferryman-2006", "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering", "functions"), jobs.ownSheets(restored.id()).keySet());
+        assertEquals(Set.of("corrick-ferryman-2006", "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering", "functions"), jobs.ownSheets(restored.id()).keySet());
         assertTrue(Arrays.equals(zip, packed(restored)), "written again, the archive is the same to the byte");
         assertTrue(jobs.create("next", "Ines", Map.of()).number() > restored.number());
     }

@@ -3,6 +3,10 @@ package velvetbezel.web;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +29,7 @@ import velvetbezel.store.Jobs;
 public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
     static final String COOKIE = "person";
     private static final String ATTRIBUTE = "who";
-    private static final java.time.Duration KEPT = java.time.Duration.ofDays(30);
+    private static final Duration KEPT = Duration.ofDays(30);
     private final Jobs jobs;
 
     /** The person of this request. */
@@ -45,7 +49,7 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
     }
 
     /** Without a name there is one question first, and then the page that was asked for. */
-    @Override public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws java.io.IOException {
+    @Override public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws IOException {
         Optional<Person> person = of(request);
         if (person.isPresent()) {
             request.setAttribute(ATTRIBUTE, person.get());
@@ -53,7 +57,7 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
         String back = request.getMethod().equals("GET") ? request.getRequestURI() + query : "/jobs";
-        response.sendRedirect("/who?back=" + java.net.URLEncoder.encode(back, java.nio.charset.StandardCharsets.UTF_8));
+        response.sendRedirect("/who?back=" + URLEncoder.encode(back, StandardCharsets.UTF_8));
         return false;
     }
 

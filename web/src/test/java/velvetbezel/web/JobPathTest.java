@@ -8,12 +8,15 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.sql.SQLException;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ConfigurableApplicationContext;
+import velvetbezel.store.Jobs;
 
 /** One job from arrival to hand-over in the browser; what the pages say is computed by running the installation. */
 class JobPathTest extends InBrowser {
@@ -113,7 +116,7 @@ class JobPathTest extends InBrowser {
         assertThat(page.locator(".checks")).containsText("cone torn");
     }
 
-    private static void handOver(Page page) throws IOException, java.sql.SQLException {
+    private static void handOver(Page page) throws IOException, SQLException {
         go(page, "Hand over");
         assertThat(page.locator(".paper")).containsText("14 of 14 joined, 14 read back");
         assertThat(page.locator(".paper")).containsText("No amplifier is switched by it. It carries 12.5 V with key and lamps on.");
@@ -125,10 +128,10 @@ class JobPathTest extends InBrowser {
     }
 
     /** In an empty workshop the archive gives the same job, computed from the sheets that came with it. */
-    private static void readBackElsewhere(Page page, byte[] zip) throws java.sql.SQLException {
+    private static void readBackElsewhere(Page page, byte[] zip) throws SQLException {
         try (ConfigurableApplicationContext other = TestApp.start("../demo")) {
-            other.getBean(velvetbezel.store.Jobs.class).list().forEach(j -> assertTrue(j.number() >= 214));
-            page.context().addCookies(List.of(new com.microsoft.playwright.options.Cookie("person", "wren").setUrl(TestApp.url(other))));
+            other.getBean(Jobs.class).list().forEach(j -> assertTrue(j.number() >= 214));
+            page.context().addCookies(List.of(new Cookie("person", "wren").setUrl(TestApp.url(other))));
             page.navigate(TestApp.url(other) + "/jobs");
             page.locator("#archive").setInputFiles(new FilePayload("job-214.zip", "application/zip", zip));
             button(page, "Take it in").click();

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.store.Job;
@@ -83,11 +84,11 @@ class SavingTest extends InBrowser {
         Page page = window("ines");
         page.navigate(path("arrive"));
         page.keyboard().press("3");
-        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/wire$"));
+        assertThat(page).hasURL(Pattern.compile(".*/wire$"));
         page.keyboard().press("k");
-        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/match$"));
+        assertThat(page).hasURL(Pattern.compile(".*/match$"));
         page.keyboard().press("j");
-        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*/wire$"));
+        assertThat(page).hasURL(Pattern.compile(".*/wire$"));
     }
 
     @Test void anotherKitTakesBackExactlyTheWorkItUndoesAndUndoBringsItBack() {

@@ -23,7 +23,7 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/215/match", "match");
         shot(bench, "/jobs/215/wire", "wire");
         bench.navigate("/jobs/214/wire");
-        bench.evaluate("document.querySelector('.bar-line').scrollIntoView()");
+        bench.evaluate("document.querySelector('.bar-line').scrollIntoView({behavior: 'instant'})");
         picture(bench, "wire-joints");
         shot(bench, "/jobs/214/prove", "prove");
         shot(bench, "/jobs/214/hand-over", "hand-over");

@@ -1,7 +1,9 @@
 package velvetbezel.web.job;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.Function;
@@ -49,7 +51,7 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
         return next.map(f -> "%s tested. Next: %s, before anything is touched.".formatted(open.baselinesTaken() == 0 ? "None is" : open.baselinesTaken() == 1 ? "One is" : Words.sentence(Words.count((int) open.baselinesTaken())) + " are", lower(f.name()))).orElse("The baseline is complete.") + found;
     }
 
-    private static String lower(String name) { return name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1); }
+    private static String lower(String name) { return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1); }
 
     private static String year(OpenJob open, String vin) {
         Optional<Integer> year = Questions.vin(vin).flatMap(Vin::modelYear);
@@ -74,7 +76,7 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
     }
 
     private static List<Group> groups(OpenJob open) {
-        return open.catalogue().functions().stream().filter(f -> open.had().contains(f.id()) || f.wish()).collect(Collectors.groupingBy(Function::group, java.util.LinkedHashMap::new, Collectors.toList()))
+        return open.catalogue().functions().stream().filter(f -> open.had().contains(f.id()) || f.wish()).collect(Collectors.groupingBy(Function::group, LinkedHashMap::new, Collectors.toList()))
             .entrySet().stream().map(g -> new Group(g.getKey(), g.getValue().stream().map(f -> row(open, f)).toList())).toList();
     }
 

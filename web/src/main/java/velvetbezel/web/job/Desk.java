@@ -2,6 +2,7 @@ package velvetbezel.web.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -13,9 +14,9 @@ import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.sheet.SheetTree;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
@@ -90,7 +91,7 @@ public class Desk {
 
     private static <T extends Sheet> T as(Class<T> type, Document document) {
         return document.sheet().filter(type::isInstance).map(type::cast)
-            .orElseThrow(() -> new InvalidInput(document.id(), "is a %s, and a %s is needed here.".formatted(document.kind(), type.getSimpleName().toLowerCase(java.util.Locale.ROOT))));
+            .orElseThrow(() -> new InvalidInput(document.id(), "is a %s, and a %s is needed here.".formatted(document.kind(), type.getSimpleName().toLowerCase(Locale.ROOT))));
     }
 
     private Document document(Map<String, String> own, String id) {

@@ -3,7 +3,9 @@ package velvetbezel.web.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.sheet.Sheet;
 
 /** Hand over: the record of the job, which prints, and its archive. */
@@ -37,7 +39,7 @@ public record HandOverView(Frame frame, String heading, String verdict, boolean 
         List<String> left = new ArrayList<>();
         for (Station s : List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE)) {
             Progress p = Progress.of(s, open);
-            if (p.state() != velvetbezel.drawing.LoomDrawing.State.SETTLED) left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));
+            if (p.state() != LoomDrawing.State.SETTLED) left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));
         }
         return left;
     }
@@ -66,7 +68,7 @@ public record HandOverView(Frame frame, String heading, String verdict, boolean 
 
     private static List<String> settled(OpenJob open) {
         Phrases phrases = new Phrases(open);
-        return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith("settled/")).sorted(java.util.Map.Entry.comparingByKey())
+        return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith("settled/")).sorted(Map.Entry.comparingByKey())
             .map(f -> phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "") + ": " + f.getValue()).toList();
     }
 }

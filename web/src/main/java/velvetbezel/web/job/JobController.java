@@ -2,6 +2,8 @@ package velvetbezel.web.job;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -82,7 +84,7 @@ class JobController {
         URI uri = URI.create(page);
         var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
         Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
-        Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> java.net.URLDecoder.decode(c, java.nio.charset.StandardCharsets.UTF_8));
+        Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> URLDecoder.decode(c, StandardCharsets.UTF_8));
         return show(open, station, new JobPages.Look(check, query.containsKey("read")), trouble, model);
     }
 

@@ -1,8 +1,10 @@
 package velvetbezel.web.job;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -46,9 +48,9 @@ public record MatchView(Frame frame, String heading, String verdict, List<KitRow
     private static String verdict(OpenJob open, List<KitRow> rows) {
         if (open.vehicle().isEmpty()) return "Choose the vehicle at Arrive; kits are worked out for its plugs, opening and functions.";
         if (rows.isEmpty()) return "Each part below says why it is out.";
-        List<String> musts = open.catalogue().functions().stream().filter(f -> open.mustStay(f.id())).map(f -> f.name().toLowerCase(java.util.Locale.ROOT)).toList();
+        List<String> musts = open.catalogue().functions().stream().filter(f -> open.mustStay(f.id())).map(f -> f.name().toLowerCase(Locale.ROOT)).toList();
         long allowed = rows.stream().filter(KitRow::allowed).count();
-        String cheapest = rows.stream().filter(KitRow::allowed).min(java.util.Comparator.comparingDouble(k -> Double.parseDouble(k.price)))
+        String cheapest = rows.stream().filter(KitRow::allowed).min(Comparator.comparingDouble(k -> Double.parseDouble(k.price)))
             .map(k -> " Cheapest%s: kit %s at %s.".formatted(musts.isEmpty() ? "" : " of them", k.letter, k.price)).orElse("");
         return (musts.isEmpty() ? "No wish is marked as a must." : "Must stay: %s. %s of %d kits keep all of it.".formatted(String.join(", ", musts), Words.sentence(Words.count((int) allowed)), rows.size())) + cheapest;
     }

@@ -2,6 +2,7 @@ package velvetbezel.web.job;
 
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
@@ -21,7 +22,7 @@ class Offering {
     /** Facts settled on this job's car that its sheet in the library does not have as measured. @return paths to values */
     static Map<String, String> facts(Job job) {
         String prefix = job.field(Fields.VEHICLE).map(v -> "settled/" + v + "/").orElse("settled/?/");
-        Map<String, String> facts = new java.util.TreeMap<>();
+        Map<String, String> facts = new TreeMap<>();
         job.fields().forEach((field, value) -> {
             if (field.startsWith(prefix)) facts.put(field.substring(prefix.length()), value);
         });

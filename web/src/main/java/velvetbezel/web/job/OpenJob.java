@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcome;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.Result;
@@ -81,7 +82,7 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Li
 
     /** Functions that must stay and that the chosen kit loses. */
     List<FunctionId> mustsLost() {
-        return design.map(d -> d.outcomes().entrySet().stream().filter(e -> mustStay(e.getKey()) && !e.getValue().works() && !(e.getValue() instanceof velvetbezel.function.Outcome.Unknown))
+        return design.map(d -> d.outcomes().entrySet().stream().filter(e -> mustStay(e.getKey()) && !e.getValue().works() && !(e.getValue() instanceof Outcome.Unknown))
             .map(Map.Entry::getKey).toList()).orElse(List.of());
     }
 

@@ -1,5 +1,7 @@
 package velvetbezel.web.job;
 
+import java.util.Arrays;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -28,7 +30,7 @@ final class Phrases {
     private static String kit(Recipe recipe) { return Stream.concat(recipe.radio().stream(), recipe.parts().values().stream()).map(Sheet::name).collect(Collectors.joining(", ")); }
 
     private static String value(String value) {
-        String words = value.equals(value.toUpperCase(java.util.Locale.ROOT)) && value.contains("_") ? value.toLowerCase(java.util.Locale.ROOT).replace('_', ' ') : value;
+        String words = value.equals(value.toUpperCase(Locale.ROOT)) && value.contains("_") ? value.toLowerCase(Locale.ROOT).replace('_', ' ') : value;
         return words.length() <= SHORT ? words : words.substring(0, SHORT) + " …";
     }
 
@@ -37,7 +39,7 @@ final class Phrases {
         if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field);
         String rest = field.substring(slash + 1);
         return switch (field.substring(0, slash)) {
-            case "sign" -> "Seen, " + java.util.Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
+            case "sign" -> "Seen, " + Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
             case "wish" -> "Wish, " + function(rest);
             case "baseline" -> "Baseline, " + function(rest);
             case "result" -> "Final test, " + function(rest);

@@ -4,6 +4,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import velvetbezel.function.Outcome;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.Result;
@@ -53,7 +54,7 @@ public record ProveView(Frame frame, String heading, String verdict, boolean kit
         String suspect = check.suspects().isEmpty() ? "" : "If it is not right, look at the %s first.".formatted(check.suspects().get(0).label());
         return new Current(due.indexOf(t) + 1, due.size(), check.function().id().text(), check.function().name(), check.function().ask(), check.expected(), before(open, t, " at arrival"), suspect,
             Fields.result(check.function().id()), t.result().name(), Fields.resultNote(check.function().id()), open.value(Fields.resultNote(check.function().id())),
-            check.outcome() instanceof velvetbezel.function.Outcome.Unknown);
+            check.outcome() instanceof Outcome.Unknown);
     }
 
     private static String before(OpenJob open, OpenJob.Tried t, String when) {

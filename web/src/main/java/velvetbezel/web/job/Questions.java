@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
@@ -105,7 +106,7 @@ final class Questions {
     private void unknown(Design design) {
         Map<String, String> byField = design.outcomes().entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Unknown)
             .flatMap(e -> ((Outcome.Unknown) e.getValue()).fields().stream().map(f -> Map.entry(f, open.functionName(e.getKey()))))
-            .collect(Collectors.groupingBy(e -> said(e.getKey()), java.util.TreeMap::new, Collectors.mapping(Map.Entry::getValue, Collectors.joining(", "))));
+            .collect(Collectors.groupingBy(e -> said(e.getKey()), TreeMap::new, Collectors.mapping(Map.Entry::getValue, Collectors.joining(", "))));
         byField.forEach((field, functions) -> found.add(new Question(Mark.OPEN, "Not known: " + field, "On it rests: " + functions + ".", Optional.empty(), Optional.empty())));
     }
 

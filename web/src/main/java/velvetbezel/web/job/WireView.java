@@ -10,9 +10,11 @@ import java.util.stream.Collectors;
 import velvetbezel.drawing.HarnessDrawing;
 import velvetbezel.drawing.Shapes;
 import velvetbezel.harness.Instance;
+import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.units.Gauge;
+import velvetbezel.units.WireColour;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.Deviation;
 import velvetbezel.worksheet.JointRow;
@@ -85,9 +87,9 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
     /** The car's own wire behind an adapter's tail, with its provenance where that is weak. */
     private static String carColour(LeadEnd lead) {
         return lead.carColour().map(fact -> {
-            if (fact instanceof velvetbezel.sheet.Fact.Known<velvetbezel.units.WireColour> known)
+            if (fact instanceof Fact.Known<WireColour> known)
                 return known.value().words() + (known.from().origin().compareTo(Provenance.Origin.STATED) >= 0 ? " (" + known.from().origin().word() + ")" : "");
-            return ((velvetbezel.sheet.Fact.Missing<velvetbezel.units.WireColour>) fact).conflicting() ? "in conflict" : "not known";
+            return ((Fact.Missing<WireColour>) fact).conflicting() ? "in conflict" : "not known";
         }).orElse("");
     }
 

@@ -2,6 +2,7 @@ package velvetbezel.web.library;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -80,7 +81,7 @@ class Editing {
         if (text.isBlank()) return SheetTree.put(tree, path, Optional.of(Map.of("missing", true)));
         Object value = text.strip().matches("-?\\d{1,2}") && path.endsWith(".gauge") ? (Object) Integer.parseInt(text.strip()) : text.strip();
         Provenance.Origin origin = Provenance.Origin.find(typed.from).orElseThrow(() -> new InvalidInput("from", "\"%s\" is no origin of a fact.".formatted(typed.from)));
-        return SheetTree.claimed(tree, path, SheetTree.claim(value, origin, typed.by.strip(), LocalDate.ofInstant(clock.instant(), java.time.ZoneId.systemDefault()).toString()), usual);
+        return SheetTree.claimed(tree, path, SheetTree.claim(value, origin, typed.by.strip(), LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString()), usual);
     }
 
     /** How a fact stands in the form: its value, or nothing where it is missing or disputed. */

@@ -1,6 +1,7 @@
 package velvetbezel.web.library;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -81,7 +82,7 @@ public record ShelfView(String shelf, String heading, Asked asked, List<Filter> 
         if (!facets.types().isEmpty()) filters.add(new Filter("type", kind.equals("vehicle") ? "Audio system" : "Kind", facets.types(), asked.type));
         filters.add(new Filter("family", "Plug family", facets.families(), asked.family));
         filters.add(new Filter("opening", kind.equals("radio") ? "Size" : "Opening", facets.openings(), asked.opening));
-        filters.add(new Filter("carries", kind.equals("part") ? "Carries or makes" : "Has a lead for", java.util.Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(), asked.carries));
+        filters.add(new Filter("carries", kind.equals("part") ? "Carries or makes" : "Has a lead for", Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(), asked.carries));
         return filters;
     }
 
