@@ -68,6 +68,19 @@ class OutcomesTest {
         assertEquals(Optional.of(new Need.Lead(LeadRole.ACCESSORY)), assertInstanceOf(Outcome.Lost.class, Demo.outcome(plain, "power")).at().need());
     }
 
+    /** Trim decides the harness (common practice): in the plain trim the same harness gives all four corners. */
+    @Test void plainHarnessInThePlainTrimGivesAllFourCorners() {
+        Installation plain = Demo.fit(Demo.vehicle("meridale-plover-2019-plain"), "ondel-47", "quillmoor-plover-panel", "thornlea-plover-plain", "ashdyke-bus-power", "marlstone-plover-iso-fed");
+        Map<FunctionId, Outcome> outcomes = Demo.outcomes(plain);
+        assertTrue(with(outcomes, Outcome.Kept.class).containsAll(Set.of("front left", "front right", "rear left", "rear right", "power", "dimming", "reception")), outcomes::toString);
+        assertEquals("absent", outcomes.get(new FunctionId("amplifier")).word());
+    }
+
+    @Test void amplifiedHarnessInThePlainTrimLosesTheSound() {
+        Installation wrong = Demo.fit(Demo.vehicle("meridale-plover-2019-plain"), "ondel-47", "quillmoor-plover-panel", "thornlea-plover-amplified", "ashdyke-bus-power", "marlstone-plover-iso-fed");
+        assertTrue(with(Demo.outcomes(wrong), Outcome.Lost.class).size() + with(Demo.outcomes(wrong), Outcome.Changed.class).size() >= 4);
+    }
+
     @Test void chimesAreLostWithoutALinkToTheRadio() {
         Installation i = Demo.fit(Demo.crossover(), "ondel-47", "thornlea-plover-amplified", "ashdyke-bus-power", "marlstone-plover-iso-fed");
         assertEquals(Optional.of(new Need.Lead(LeadRole.RADIO_DATA)), assertInstanceOf(Outcome.Lost.class, Demo.outcome(i, "chimes")).at().need());

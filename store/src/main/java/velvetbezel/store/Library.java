@@ -64,6 +64,12 @@ public class Library {
 
     public List<Sheet.Part> parts() { return all("part", Sheet.Part.class); }
 
+    /** Every vehicle sheet of one model, whatever its trim and generation. */
+    public List<Sheet.Vehicle> model(String make, String model) {
+        return db.select(SHEET.ID).from(SHEET).where(SHEET.KIND.eq("vehicle"), DSL.field("body->>'make'", String.class).eq(make), DSL.field("body->>'model'", String.class).eq(model)).orderBy(SHEET.ID)
+            .fetch(SHEET.ID).stream().flatMap(id -> find(id).stream()).flatMap(d -> d.sheet().stream()).map(Sheet.Vehicle.class::cast).toList();
+    }
+
     private <T extends Sheet> List<T> all(String kind, Class<T> type) {
         return entries(kind).stream().flatMap(e -> find(e.id()).stream()).flatMap(d -> d.sheet().stream()).map(type::cast).toList();
     }

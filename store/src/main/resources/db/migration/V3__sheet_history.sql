@@ -8,3 +8,5 @@ create table sheet_history (
   body     jsonb not null,
   primary key (sheet_id, revision)
 );
+
+create index sheet_model on sheet ((body->>'make'), (body->>'model')) where kind = 'vehicle';

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ConfigurableApplicationContext;
 import velvetbezel.store.Jobs;
@@ -142,6 +143,23 @@ class JobPathTest extends InBrowser {
             page.locator("#questions").getByText("Log of this job").click();
             assertThat(page.locator(".log")).containsText("Chose the kit: Pebblefen P2, one-DIN, Quillmoor frame for the Ferryman, Thornlea ISO A and B with steering tail");
         }
+    }
+
+    @Test void trimIsToldApartByWhatIsSeenAndTheNextLookIsNamed() {
+        int job = TestApp.bean(Jobs.class).create("Which Plover", "Tomas Berrow", Map.of("vehicle", "meridale-plover-2019-amplified")).number();
+        Page page = window("tomas");
+        page.navigate("/jobs/" + job + "/arrive");
+        assertThat(page.locator("#audio")).containsText("Not told apart yet: 2 sheets of this model.");
+        assertThat(page.locator("#questions")).containsText("What would decide: pinout label on the radio's chassis shows line outputs.");
+        saved(page, () -> page.locator("label[for=f-sign-grille-badge-yes]").click());
+        assertThat(page.locator(".candidates .chosen")).containsText("90 %");
+        saved(page, () -> page.locator("label[for=f-sign-chassis-label-no]").click());
+        saved(page, () -> page.locator("label[for=f-sign-speaker-pairs-missing-no]").click());
+        assertThat(page.locator("#audio")).containsText("What was seen speaks for another sheet.");
+        assertThat(page.locator("#questions")).containsText("It looks like the other trim");
+        saved(page, () -> page.getByLabel("Choose Meridale Plover, 2017 to 2020, plain audio").click());
+        assertThat(page.locator(HEADING)).hasText("Meridale Plover, plain audio: fourteen functions to keep");
+        assertThat(page.locator("#audio")).containsText("What was seen agrees with the chosen sheet.");
     }
 
     @Test void crossoverShowsItsLossesBeforeThePurchaseAndItsConflictUntilItIsSettled() {

@@ -62,7 +62,7 @@ class SavingTest extends InBrowser {
         ines.navigate(path("arrive"));
         tomas.navigate(path("arrive"));
         saved(ines, () -> ines.locator("#customer").fill("Amsel"));
-        saved(tomas, () -> tomas.getByLabel("Badge on the speaker grilles").check());
+        saved(tomas, () -> tomas.locator("label[for=f-sign-grille-badge-yes]").click());
         assertEquals(Optional.of("Amsel"), stored("customer"));
         assertEquals(Optional.of("yes"), stored("sign/grille-badge"));
         assertThat(tomas.locator("#customer")).hasValue("Amsel");
@@ -73,7 +73,7 @@ class SavingTest extends InBrowser {
         Page page = window("ines");
         page.navigate(path("arrive"));
         page.context().setOffline(true);
-        page.getByLabel("More plugs than the plain version").check();
+        page.locator("label[for=f-sign-more-plugs-yes]").click();
         assertThat(page.locator("#saving")).containsText("Not saved yet: no connection.");
         saved(page, () -> page.context().setOffline(false));
         assertEquals(Optional.of("yes"), stored("sign/more-plugs"));

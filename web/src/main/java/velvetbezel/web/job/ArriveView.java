@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.Function;
+import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Vin;
@@ -14,13 +15,17 @@ import velvetbezel.store.Library;
 
 /** Arrive: which car, which audio system, what the customer wants, and what worked before anything was touched. */
 public record ArriveView(Frame frame, String heading, String verdict, List<Option> vehicles, Input vin, String vinWarning, String vinYear, Input customer, Input note,
-                         List<Sign> signs, String audio, Question.Mark audioMark, List<Group> groups) {
+                         List<Sign> signs, String audio, Question.Mark audioMark, List<Candidate> candidates, String look, List<Group> groups) {
     public record Option(String id, String name, boolean chosen) {}
 
     /** A text a person types. */
     public record Input(String field, String id, String value) {}
 
-    public record Sign(String field, String id, String text, boolean seen) {}
+    /** @param answer "yes", "no" or empty text; @param decides whether it would decide most now */
+    public record Sign(String field, String id, String text, String answer, boolean decides) {}
+
+    /** A sheet of this model. @param share how sure, in words */
+    public record Candidate(String id, String name, String share, int percent, boolean chosen) {}
 
     public record Group(String name, List<Row> rows) {}
 
@@ -32,8 +37,8 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
         String vin = open.value(Fields.VIN);
         return new ArriveView(Frame.of(open, Station.ARRIVE, trouble), heading(open), verdict(open), vehicles.stream().map(v -> new Option(v.id(), v.name(), v.id().equals(chosen))).toList(),
             input(open, Fields.VIN), Questions.vin(vin).flatMap(Vin::warning).orElse(""), year(open, vin), input(open, Fields.CUSTOMER), input(open, Fields.NOTE),
-            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.done(Fields.sign(s)))).toList(),
-            audio(open), audioMark(open), groups(open));
+            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.value(Fields.sign(s)), open.which().flatMap(WhichSystem::next).filter(s::equals).isPresent())).toList(),
+            audio(open), audioMark(open), candidates(open), look(open), groups(open));
     }
 
     private static Input input(OpenJob open, String field) { return new Input(field, field, open.value(field)); }
@@ -63,7 +68,22 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
         }).orElse("");
     }
 
+    private static List<Candidate> candidates(OpenJob open) {
+        return open.which().filter(w -> w.candidates().size() > 1).map(w -> w.candidates().stream().map(c -> new Candidate(c.vehicle().id(), c.vehicle().name(), Words.percent(c.share()), (int) Math.round(c.share() * 100),
+            c.vehicle().id().equals(open.value(Fields.VEHICLE)))).toList()).orElse(List.of());
+    }
+
+    private static String look(OpenJob open) {
+        return open.which().filter(w -> !w.sure()).flatMap(WhichSystem::next).map(s -> "What would decide most: %s.".formatted(Words.small(s.text()))).orElse("");
+    }
+
     private static String audio(OpenJob open) {
+        Optional<WhichSystem> several = open.which().filter(w -> w.candidates().size() > 1);
+        if (several.isPresent()) {
+            WhichSystem.Candidate first = several.get().candidates().get(0);
+            if (!several.get().sure()) return "Not told apart yet: %d sheets of this model.".formatted(several.get().candidates().size());
+            return first.vehicle().id().equals(open.value(Fields.VEHICLE)) ? "What was seen agrees with the chosen sheet." : "What was seen speaks for another sheet.";
+        }
         return open.audio().map(verdict -> switch (verdict) {
             case AGREES -> "Amplified: what was seen agrees with the sheet.";
             case CONTRADICTS -> "What was seen speaks for an amplifier, and the sheet is of the plain system.";
@@ -72,6 +92,9 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
     }
 
     private static Question.Mark audioMark(OpenJob open) {
+        Optional<WhichSystem> several = open.which().filter(w -> w.candidates().size() > 1);
+        if (several.isPresent())
+            return !several.get().sure() ? Question.Mark.OPEN : several.get().candidates().get(0).vehicle().id().equals(open.value(Fields.VEHICLE)) ? Question.Mark.SETTLED : Question.Mark.WRONG;
         return open.audio().map(v -> v == AudioSign.Verdict.AGREES ? Question.Mark.SETTLED : v == AudioSign.Verdict.CONTRADICTS ? Question.Mark.WRONG : Question.Mark.OPEN).orElse(Question.Mark.OPEN);
     }
 

@@ -12,10 +12,12 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
+import velvetbezel.identify.WhichSystem;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
+import velvetbezel.sheet.Vin;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
@@ -61,8 +63,15 @@ public class Desk {
             computed = Optional.empty();
         }
         Optional<Sheet.Vehicle> vehicle = computed.map(Computed::vehicle);
-        return new OpenJob(job, catalogue, vehicle, vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
+        return new OpenJob(job, catalogue, vehicle, vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
             computed.flatMap(Computed::design), jobs.undoable(job.id()), Map.of(), trouble);
+    }
+
+    /** The chosen sheet against the others of its model. */
+    private WhichSystem which(Job job, Sheet.Vehicle chosen) {
+        List<Sheet.Vehicle> sheets = library.model(chosen.make(), chosen.model()).stream().map(s -> s.id().equals(chosen.id()) ? chosen : s).toList();
+        Optional<Integer> year = chosen.northAmerica() ? job.field(Fields.VIN).flatMap(Questions::vin).flatMap(Vin::modelYear) : Optional.empty();
+        return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, OpenJob.signs(job), year);
     }
 
     /** What the computation depends on: the job's sheets and settled facts, and the library's revision. */

@@ -27,6 +27,8 @@ final class Fields {
     static final String DONE = "done";
     static final String MUST_STAY = "must stay";
     static final List<String> WISHES = List.of(MUST_STAY, "wanted");
+    static final String SEEN = "yes";
+    static final List<String> SIGNS = List.of(SEEN, "no");
     static final String AGREES = "agrees";
     static final String DIFFERS = "differs";
     static final List<String> READ_BACK = List.of(AGREES, DIFFERS);
@@ -71,7 +73,7 @@ final class Fields {
         String kind = field.contains("/") ? field.substring(0, field.indexOf('/')) : field;
         return Optional.of(switch (kind) {
             case VIN -> new Vin(value).text();
-            case "sign" -> one(field, value, List.of("yes"));
+            case "sign" -> one(field, value, SIGNS);
             case "wish" -> one(field, value, WISHES);
             case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
             case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());

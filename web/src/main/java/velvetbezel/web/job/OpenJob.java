@@ -1,6 +1,6 @@
 package velvetbezel.web.job;
 
-import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +10,7 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
+import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.Result;
@@ -26,11 +27,12 @@ import velvetbezel.worksheet.Reading;
 /**
  * A job with the sheets it rests on and what follows from them.
  *
+ * @param which   how sure the vehicle's trim is; empty without a vehicle
  * @param had     functions of the factory installation; empty without a vehicle
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
+record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
                Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
     /** A check with what was found at arrival and now. */
     record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
@@ -58,7 +60,16 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Li
 
     String functionName(FunctionId f) { return catalogue.find(f).map(Function::name).orElse(f.text()); }
 
-    Set<AudioSign> signsSeen() { return Arrays.stream(AudioSign.values()).filter(s -> done(Fields.sign(s))).collect(Collectors.toSet()); }
+    Set<AudioSign> signsSeen() { return signs().entrySet().stream().filter(Map.Entry::getValue).map(Map.Entry::getKey).collect(Collectors.toSet()); }
+
+    /** Signs that were looked for, and whether they were there. */
+    Map<AudioSign, Boolean> signs() { return signs(job); }
+
+    static Map<AudioSign, Boolean> signs(Job job) {
+        Map<AudioSign, Boolean> signs = new EnumMap<>(AudioSign.class);
+        for (AudioSign s : AudioSign.values()) job.field(Fields.sign(s)).ifPresent(v -> signs.put(s, v.equals(Fields.SEEN)));
+        return signs;
+    }
 
     Optional<AudioSign.Verdict> audio() { return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified())); }
 
@@ -86,7 +97,7 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Li
             .map(Map.Entry::getKey).toList()).orElse(List.of());
     }
 
-    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
+    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
 
     String path(Station station) { return "/jobs/" + job.number() + "/" + station.path(); }
 }

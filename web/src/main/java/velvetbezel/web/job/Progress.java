@@ -5,6 +5,7 @@ import java.util.List;
 import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.drawing.LoomDrawing.State;
 import velvetbezel.function.Outcome;
+import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
@@ -31,10 +32,18 @@ record Progress(State state, String note) {
     private static Progress arrive(OpenJob open) {
         if (!open.trouble().isEmpty()) return new Progress(State.WRONG, "sheet not usable");
         if (open.vehicle().isEmpty()) return new Progress(State.OPEN, "which car?");
-        if (open.audio().orElseThrow() == AudioSign.Verdict.CONTRADICTS) return new Progress(State.WRONG, "audio system?");
+        if (otherSystem(open)) return new Progress(State.WRONG, "audio system?");
         int all = open.had().size();
-        boolean doubtful = open.doubts().stream().anyMatch(d -> d.kind() != Doubt.Kind.ASSUMED);
+        boolean unsure = open.which().filter(w -> !w.sure()).isPresent();
+        boolean doubtful = unsure || open.doubts().stream().anyMatch(d -> d.kind() != Doubt.Kind.ASSUMED);
         return new Progress(open.baselinesTaken() == all && !doubtful ? State.SETTLED : State.OPEN, open.baselinesTaken() == all ? "all tested" : "%d to test".formatted(all - open.baselinesTaken()));
+    }
+
+    /** What was seen speaks for another sheet than the chosen one. */
+    private static boolean otherSystem(OpenJob open) {
+        WhichSystem which = open.which().orElseThrow();
+        if (which.candidates().size() == 1) return open.audio().orElseThrow() == AudioSign.Verdict.CONTRADICTS;
+        return which.sure() && !which.candidates().get(0).vehicle().equals(open.vehicle().orElseThrow());
     }
 
     private static Progress match(OpenJob open) {

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
+import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
@@ -68,12 +69,28 @@ final class Questions {
     }
 
     private void audio(Sheet.Vehicle vehicle) {
+        if (open.which().filter(w -> w.candidates().size() > 1).isPresent()) {
+            which(vehicle, open.which().get());
+            return;
+        }
         String says = vehicle.amplified() ? "amplified" : "plain";
         AudioSign.Verdict verdict = open.audio().orElseThrow();
         if (verdict == AudioSign.Verdict.CONTRADICTS) found.add(Question.go(Mark.WRONG, "Plain or amplified?",
             "%s was seen, and the chosen sheet is of the plain system. The wrong harness loses the sound.".formatted(AudioSign.strongest(open.signsSeen()).orElseThrow().text()), "Choose the amplified vehicle", open.path(Station.ARRIVE) + "#vehicle"));
         if (verdict == AudioSign.Verdict.NOTHING_SEEN) found.add(Question.go(Mark.OPEN, "Audio system: %s, by the sheet alone".formatted(says),
             "Trim decides the harness. Record what is seen on this car.", "Record what was seen", open.path(Station.ARRIVE) + "#audio"));
+    }
+
+    /** Where the library has several sheets of the model: is the chosen one the likeliest, and is that sure? */
+    private void which(Sheet.Vehicle vehicle, WhichSystem which) {
+        WhichSystem.Candidate first = which.candidates().get(0);
+        String look = which.next().map(s -> " What would decide: %s.".formatted(Words.small(s.text()))).orElse("");
+        if (which.sure() && !first.vehicle().id().equals(vehicle.id()))
+            found.add(Question.go(Mark.WRONG, "It looks like the other trim", "What was seen speaks for \"%s\" (%s), and \"%s\" is chosen. The wrong harness loses the sound.".formatted(first.vehicle().name(), Words.percent(first.share()), vehicle.name()),
+                "Choose by what was seen", open.path(Station.ARRIVE) + "#audio"));
+        else if (!which.sure())
+            found.add(Question.go(Mark.OPEN, "Which %s is it?".formatted(vehicle.model()), "%d sheets of this model; the likeliest is \"%s\" at %s.%s".formatted(which.candidates().size(), first.vehicle().name(), Words.percent(first.share()), look),
+                "Record what was seen", open.path(Station.ARRIVE) + "#audio"));
     }
 
     private static Question doubt(Doubt doubt, Mark mark) {

@@ -21,6 +21,11 @@ final class Words {
 
     static String sentence(String text) { return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1); }
 
+    /** The same words inside a sentence. */
+    static String small(String text) { return text.isEmpty() ? text : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1); }
+
+    static String percent(double share) { return share > 0.99 ? "over 99 %" : share < 0.01 ? "under 1 %" : Math.round(share * 100) + " %"; }
+
     static String money(long cents) { return String.format(Locale.ROOT, "%.2f", cents / 100.0); }
 
     static String minutes(int minutes) { return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60); }
