@@ -70,7 +70,7 @@ class OutcomesTest {
 
     /** Trim decides the harness (common practice): in the plain trim the same harness gives all four corners. */
     @Test void plainHarnessInThePlainTrimGivesAllFourCorners() {
-        Installation plain = Demo.fit(Demo.vehicle("meridale-plover-2019-plain"), "ondel-47", "quillmoor-plover-panel", "thornlea-plover-plain", "ashdyke-bus-power", "marlstone-plover-iso-fed");
+        Installation plain = Demo.fit(Demo.vehicle("meridale-plover-2019-plain"), "ondel-47", "quillmoor-plover-panel", "thornlea-plover-plain", "marlstone-plover-iso-fed");
         Map<FunctionId, Outcome> outcomes = Demo.outcomes(plain);
         assertTrue(with(outcomes, Outcome.Kept.class).containsAll(Set.of("front left", "front right", "rear left", "rear right", "power", "dimming", "reception")), outcomes::toString);
         assertEquals("absent", outcomes.get(new FunctionId("amplifier")).word());
