@@ -23,6 +23,8 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Map<FunctionId, Out
 
     public List<FunctionId> gained() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Gained).map(Map.Entry::getKey).toList(); }
 
+    public List<FunctionId> changed() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Changed).map(Map.Entry::getKey).toList(); }
+
     public List<FunctionId> unknown() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Unknown).map(Map.Entry::getKey).toList(); }
 
     public boolean has(String sheet) { return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet)); }

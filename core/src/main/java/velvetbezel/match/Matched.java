@@ -2,7 +2,7 @@ package velvetbezel.match;
 
 import java.util.List;
 
-/** @param kits every complete kit, fewest functions lost first, then by price; @param out why each other sheet is in none */
+/** @param kits every complete kit, fewest functions lost first, then fewest changed, most gained, lowest price; @param out why each other sheet is in none */
 public record Matched(List<Kit> kits, List<Out> out) {
     public Matched {
         kits = List.copyOf(kits);

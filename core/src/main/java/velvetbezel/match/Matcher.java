@@ -45,7 +45,7 @@ public final class Matcher {
     }
 
     private Matched match() {
-        List<Kit> kits = radios.stream().flatMap(this::kitsWith).sorted(Comparator.<Kit>comparingInt(k -> k.lost().size()).thenComparingInt(k -> -k.gained().size()).thenComparingLong(Kit::priceCents)).toList();
+        List<Kit> kits = radios.stream().flatMap(this::kitsWith).sorted(Comparator.<Kit>comparingInt(k -> k.lost().size()).thenComparingInt(k -> k.changed().size()).thenComparingInt(k -> -k.gained().size()).thenComparingLong(Kit::priceCents)).toList();
         List<Matched.Out> out = Stream.<Sheet>concat(radios.stream(), parts.stream()).filter(s -> kits.stream().noneMatch(k -> k.has(s.id())))
             .map(s -> new Matched.Out(s.id(), s.name(), why.getOrDefault(s.id(), reason(s)))).toList();
         return new Matched(kits, out);

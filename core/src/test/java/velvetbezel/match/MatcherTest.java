@@ -53,6 +53,14 @@ class MatcherTest {
         }
     }
 
+    /** Trim decides the harness (common practice): line level cannot drive the plain trim's speakers. */
+    @Test void bestKitOfThePlainTrimHasThePlainHarness() {
+        Matched plain = Matcher.match(Demo.vehicle("meridale-plover-2019-plain"), RADIOS, PARTS, Demo.CATALOGUE);
+        assertTrue(plain.kits().get(0).has("thornlea-plover-plain"), plain.kits().get(0).parts()::toString);
+        Kit amplified = plain.kits().stream().filter(k -> k.has("ashdyke-plover-module")).findFirst().orElseThrow();
+        assertTrue(amplified.lost().contains(new FunctionId("front left")));
+    }
+
     @Test void everyAddedPartEarnsItsPlace() {
         assertFalse(CROSSOVER.kits().stream().anyMatch(k -> k.has("ashdyke-plover-module") && k.has("ashdyke-bus-power")));
         assertFalse(CROSSOVER.kits().stream().anyMatch(k -> k.has("pebblefen-p2") && k.has("kestwick-bus-interface")));

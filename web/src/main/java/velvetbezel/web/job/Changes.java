@@ -91,10 +91,13 @@ class Changes {
         }
         before.design().ifPresent(d -> d.worksheet().caps().stream().map(c -> Fields.cap(c.lead().id())).filter(f -> after.design().stream().flatMap(a -> a.worksheet().caps().stream()).noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
             .forEach(f -> take(before, gone, f)));
-        if (!before.design().map(d -> d.installation().recipe()).equals(after.design().map(d -> d.installation().recipe())))
+        if (!before.design().map(Changes::wiring).equals(after.design().map(Changes::wiring)))
             before.job().fields().keySet().stream().filter(f -> f.startsWith("result")).forEach(f -> take(before, gone, f));
         return gone;
     }
+
+    /** What a final test rests on: the devices and their conductors. A colour is not among it. */
+    private static List<Object> wiring(Design d) { return List.of(d.installation().instances().stream().map(i -> i.id() + "/" + i.sheet()).toList(), d.installation().conductors()); }
 
     /** A joint is the same where its leads, their makers' sheets and their colours are. */
     private static String leads(JointRow row) {

@@ -32,8 +32,10 @@ class JobsController {
     private final JobArchive archive;
     private final Desk desk;
     private final Library library;
+    private final WarmUp warmUp;
 
-    JobsController(Jobs jobs, JobArchive archive, Desk desk, Library library) {
+    JobsController(Jobs jobs, JobArchive archive, Desk desk, Library library, WarmUp warmUp) {
+        this.warmUp = warmUp;
         this.jobs = jobs;
         this.archive = archive;
         this.desk = desk;
@@ -61,7 +63,9 @@ class JobsController {
         }
         Map<String, String> fields = new LinkedHashMap<>();
         if (library.find(vehicle).isPresent()) fields.put(Fields.VEHICLE, vehicle);
-        return "redirect:/jobs/%d/arrive".formatted(jobs.create(name, who.name(), fields).number());
+        int number = jobs.create(name, who.name(), fields).number();
+        warmUp.soon(number);
+        return "redirect:/jobs/%d/arrive".formatted(number);
     }
 
     @PostMapping("/jobs/import")
