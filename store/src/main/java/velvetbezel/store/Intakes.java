@@ -23,6 +23,7 @@ import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.rows.tables.records.IntakeRecord;
 import velvetbezel.store.rows.tables.records.IntakeRowRecord;
 
@@ -33,6 +34,7 @@ import velvetbezel.store.rows.tables.records.IntakeRowRecord;
 public class Intakes {
     private static final int BATCH = 2000;
     private static final int CHUNK = 20_000;
+    private static final int SHOWN_DIFFERENCES = 4;
     private final DSLContext db;
     private final Library library;
     private final Clock clock;
@@ -97,7 +99,7 @@ public class Intakes {
                 try {
                     Document d = Document.read(text.getValue());
                     boolean twice = seen.put(d.id(), d) != null;
-                    rows.add(new Row(rows.size() + 1, text.getKey(), d.id(), d.name(), twice ? "refused" : verdict(d), twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : otherKind(d)));
+                    rows.add(new Row(rows.size() + 1, text.getKey(), d.id(), d.name(), twice ? "refused" : verdict(d), twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
                     bodies.add(d.body());
                 } catch (InvalidInput e) {
                     for (Fault f : e.faults()) {
@@ -113,6 +115,16 @@ public class Intakes {
     private String verdict(Document d) {
         if (!otherKind(d).isEmpty()) return "refused";
         return db.select(SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).fetchOptional(SHEET.BODY).map(b -> Json.same(b.data(), d.body()) ? "unchanged" : "changed").orElse("added");
+    }
+
+    /** Why it is refused, or where it differs from the sheet in the library. */
+    private String note(Document d) {
+        String refused = otherKind(d);
+        if (!refused.isEmpty()) return refused;
+        List<SheetTree.Difference> differences = db.select(SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).fetchOptional(SHEET.BODY).map(b -> SheetTree.differences(Json.parse(b.data()), Json.parse(d.body()))).orElse(List.of());
+        if (differences.isEmpty()) return "";
+        String first = differences.stream().limit(SHOWN_DIFFERENCES).map(c -> "%s: %s → %s".formatted(c.path(), c.first().orElse("none"), c.second().orElse("none"))).collect(Collectors.joining("; "));
+        return differences.size() > SHOWN_DIFFERENCES ? first + "; and %d more".formatted(differences.size() - SHOWN_DIFFERENCES) : first;
     }
 
     private String otherKind(Document d) {
@@ -197,7 +209,13 @@ public class Intakes {
                  and (l.buildable or (coalesce(r.body->>'name', l.name) = l.name and coalesce(r.body->>'maker', l.maker) = l.maker and coalesce(r.body->>'kind', l.type) = l.type
                       and coalesce(r.body->>'opening', l.opening) = l.opening and (r.body->>'plug' is null or l.families = array[r.body->>'plug']))) then 'unchanged'
                 else 'changed' end,
-              note = case when l.kind <> 'part' then 'number "' || r.item || '" is a ' || l.kind || ' in the library; parts only.' else '' end
+              note = case when l.kind <> 'part' then 'number "' || r.item || '" is a ' || l.kind || ' in the library; parts only.' else concat_ws(', ',
+                case when (r.body->>'price')::bigint <> coalesce(l.price_cents, -1) then 'price ' || coalesce(to_char(l.price_cents / 100.0, 'FM9999990.00'), 'none') || ' → ' || to_char((r.body->>'price')::bigint / 100.0, 'FM9999990.00') end,
+                case when (r.body->>'stock')::int <> coalesce(l.stock, -1) then 'stock ' || coalesce(l.stock::text, 'not counted') || ' → ' || (r.body->>'stock') end,
+                case when (r.body->>'days')::int <> coalesce(l.days, -1) then 'days ' || coalesce(l.days::text, 'none') || ' → ' || (r.body->>'days') end,
+                case when not l.buildable and r.body->>'name' <> l.name then 'name "' || l.name || '" → "' || (r.body->>'name') || '"' end,
+                case when not l.buildable and r.body->>'maker' <> l.maker then 'maker ' || l.maker || ' → ' || (r.body->>'maker') end,
+                case when not l.buildable and r.body->>'kind' <> l.type then 'kind ' || l.type || ' → ' || (r.body->>'kind') end) end
             from listing l where r.intake_id = ? and r.verdict = 'read' and l.id = r.item""", id);
         db.execute("""
             update intake_row r set verdict = case when r.body ?? 'name' and r.body ?? 'kind' then 'added' else 'refused' end,

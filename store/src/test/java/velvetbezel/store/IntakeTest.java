@@ -54,6 +54,7 @@ class IntakeTest {
         UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\n" + "thornlea-iso-tails,,,,16.50,3,,,\n" + "quillmoor-plover-pocket,,,,%s,,,,\n".formatted(price("quillmoor-plover-pocket")));
         assertEquals(Map.of("added", 1, "changed", 1, "unchanged", 1), intakes.counts(id));
         assertEquals("not yet buildable: its positions are not known", intakes.rows(id, "added", 9).get(0).note());
+        assertEquals("price 9.90 → 16.50, stock not counted → 3", intakes.rows(id, "changed", 9).get(0).note());
         assertEquals(Intakes.State.READ, now(id).state());
         assertTrue(shelves.listing("kelfax-trim-7").isEmpty());
     }
@@ -190,6 +191,7 @@ class IntakeTest {
         UUID id = intakes.open("sheets", "three sheets", "Ines", 3);
         intakes.readSheets(id, texts);
         assertEquals(Map.of("changed", 1, "unchanged", 1, "refused", 1), intakes.counts(id));
+        assertEquals("price: 389.0 → 399.0", intakes.rows(id, "changed", 9).get(0).note());
         assertEquals(List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, two-DIN."), refused(id));
         intakes.take(id);
         assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());

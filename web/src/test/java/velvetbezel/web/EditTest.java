@@ -71,7 +71,7 @@ class EditTest extends InBrowser {
         press(page, "Save the position");
         page.navigate("/sheets/corrick-ferryman-sister/compare?with=" + ID);
         assertThat(page.locator("h1")).hasText("7 differences");
-        assertThat(page.locator(".log")).containsText("plugs[A].positions[position 8].colour");
+        assertThat(page.locator(".compare")).containsText("plugs[A].positions[position 8].colour");
         page.navigate("/sheets/corrick-ferryman-sister");
         page.getByLabel("Its id").fill(ID);
         page.getByLabel("Its name").fill("x");
