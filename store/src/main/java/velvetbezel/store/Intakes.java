@@ -196,6 +196,8 @@ public class Intakes {
 
     /** Compares every line that could be read with the shelf, all at once. */
     private void judgeParts(UUID id) {
+        // without figures on what was just stored the planner compares every line with every part
+        db.execute("analyze intake_row");
         db.execute("""
             update intake_row r set verdict = 'refused', note = 'number "' || r.item || '" stands in line ' || d.first || ' too; keep one of them.'
             from (select item, min(line) as first from intake_row where intake_id = ? and item <> '' group by item having count(*) > 1) d
