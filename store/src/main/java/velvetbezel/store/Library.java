@@ -174,10 +174,10 @@ public class Library {
     private static Imported store(DSLContext tx, Iterable<Document> documents, String who) {
         Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         for (Document d : documents) {
-            d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
             var before = tx.select(SHEET.KIND, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).forUpdate().fetchOne();
             if (before == null) {
                 tx.insertInto(SHEET).set(SHEET.ID, d.id()).set(SHEET.KIND, d.kind()).set(SHEET.NAME, d.name()).set(SHEET.REVISION, 1).set(SHEET.BODY, JSONB.valueOf(d.body())).execute();
+                d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
                 imported.added.add(d.name());
             } else if (!before.value1().equals(d.kind())) {
                 throw new InvalidInput(d.id(), "is a %s in the library and a %s in this import; give one of them another id.".formatted(before.value1(), d.kind()));

@@ -10,9 +10,9 @@ function say(text) { document.getElementById('saving').textContent = text; }
 /** Fields of the form that go along: the one changed, or the button pressed and what was typed beside it. */
 function fields(form, only) {
   const body = new URLSearchParams();
-  const fixed = form.querySelectorAll('input[type=hidden]:not([data-unchecked])');
+  const fixed = form.querySelectorAll('input[type=hidden]');
   for (const input of fixed) body.append(input.name, input.value);
-  for (const control of only) body.append(control.name, control.type === 'checkbox' && !control.checked ? '' : control.value);
+  for (const control of only) body.append(control.name, control.value);
   return body;
 }
 
@@ -63,14 +63,14 @@ function follow(page) {
   document.title = page.title;
   for (const [id, value, { dirty, seen }] of kept) {
     const input = document.getElementById(id);
-    if (!input || input.type === 'radio' || input.type === 'checkbox') continue;
+    if (!input || input.type === 'radio') continue;
     input.value = value;
     if (dirty) Object.assign(input.dataset, { dirty, seen });
   }
   const again = active?.id && document.getElementById(active.id);
   if (again) {
     again.focus({ preventScroll: true });
-    if (caret !== null && again.setSelectionRange && again.type !== 'checkbox') try { again.setSelectionRange(caret, caret); } catch { /* not a text */ }
+    if (caret !== null && again.setSelectionRange) try { again.setSelectionRange(caret, caret); } catch { /* not a text */ }
   }
   loads += 1;
   document.body.dataset.loads = loads;
@@ -82,7 +82,7 @@ function mount(root) {
   root.addEventListener('input', (event) => {
     const control = event.target;
     const form = control.closest('form[data-save]');
-    if (!form || !control.matches('input:not([type=checkbox]):not([type=radio]), textarea')) return;
+    if (!form || !control.matches('input:not([type=radio]), textarea')) return;
     control.dataset.dirty = 'yes';
     control.dataset.seen ??= form.querySelector('input[name=seen]')?.value;
     if ('wait' in control.dataset) return;
@@ -94,7 +94,7 @@ function mount(root) {
     const form = control.closest('form[data-save]');
     if (!form || !control.name || control.closest('.settle') || control.closest('.hand')) return;
     clearTimeout(timers.get(control));
-    if (control.matches('select, [type=checkbox], [type=radio]') || control.dataset.dirty) send(form, [control]);
+    if (control.matches('select, [type=radio]') || control.dataset.dirty) send(form, [control]);
   });
   root.addEventListener('keydown', (event) => {
     if (event.key !== 'Enter' || !event.target.matches('form[data-save] input') || event.target.closest('.settle')) return;

@@ -47,7 +47,8 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         Set<String> done = open.jointsDone();
         String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
         Map<JointRow, Row> rows = new LinkedHashMap<>();
-        design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, next)));
+        List<OpenJob.Measured> measured = open.measured();
+        design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, next, measured)));
         Map<LeadRole.Group, List<Row>> groups = new LinkedHashMap<>();
         rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
         int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
@@ -70,14 +71,14 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
             .orElseGet(() -> joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
     }
 
-    private static Row row(OpenJob open, JointRow joint, String next) {
+    private static Row row(OpenJob open, JointRow joint, String next, List<OpenJob.Measured> measured) {
         List<LeadEnd> leads = joint.leads();
         LeadEnd from = joint.of(Instance.Owner.CAR).or(() -> joint.of(Instance.Owner.PART)).orElse(leads.get(0));
         List<Lead> to = leads.stream().filter(l -> l != from).map(WireView::lead).toList();
         String position = from.owner() == Instance.Owner.CAR ? from.place().replaceAll("^main ", "") : "—";
         String state = open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
         return new Row(joint.number(), Fields.joint(joint.id()), Ids.of(Fields.joint(joint.id())), joint.role().label(), lead(from), position, carColour(from), to, gauges(leads),
-            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), open.measured().stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())));
+            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), measured.stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())));
     }
 
     private static Lead lead(LeadEnd lead) {

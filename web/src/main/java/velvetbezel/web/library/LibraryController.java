@@ -13,10 +13,10 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
+import velvetbezel.store.Listing;
 import velvetbezel.store.Shelves;
 
 /** The shelves: search and filter, one sheet or part, export. */
@@ -24,8 +24,10 @@ import velvetbezel.store.Shelves;
 class LibraryController {
     private final Library library;
     private final Shelves shelves;
+    private final Editing editing;
 
-    LibraryController(Library library, Shelves shelves) {
+    LibraryController(Library library, Shelves shelves, Editing editing) {
+        this.editing = editing;
         this.library = library;
         this.shelves = shelves;
     }
@@ -48,16 +50,14 @@ class LibraryController {
 
     @GetMapping("/sheets/{id}")
     String sheet(@PathVariable String id, Model model) {
-        Optional<Document> document = library.find(id).filter(d -> d.sheet().isPresent());
-        SheetView view = document.map(d -> SheetView.of(d, shelves.listing(id), library)).or(() -> shelves.listing(id).map(SheetView::unbuildable))
-            .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
-        model.addAttribute("view", view);
+        Optional<Listing> listing = shelves.listing(id);
+        model.addAttribute("view", listing.filter(l -> !l.buildable()).map(SheetView::unbuildable).orElseGet(() -> SheetView.of(editing.find(id), listing, library)));
         return "library/sheet";
     }
 
     @GetMapping("/sheets/{id}.json")
     ResponseEntity<String> export(@PathVariable String id) {
-        Document document = library.find(id).filter(d -> d.sheet().isPresent()).orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here. Choose one from the list."));
+        Document document = editing.find(id);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, attachment(id + ".json")).body(Json.write(Json.parse(document.body())));
     }
 
