@@ -39,6 +39,15 @@ public final class Demo {
 
     public static Object parse(String json) { return JSON.readValue(json, Object.class); }
 
+    /** Every sheet of one folder of the demo. */
+    public static List<Sheet> all(String folder) {
+        try (Stream<Path> files = Files.list(FOLDER.resolve(folder))) {
+            return files.map(f -> f.getFileName().toString().replace(".json", "")).sorted().map(Demo::sheet).toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     public static Sheet sheet(String id) { return SheetReader.read(tree(id)); }
 
     public static Sheet.Vehicle vehicle(String id) { return (Sheet.Vehicle) sheet(id); }
@@ -66,7 +75,8 @@ public final class Demo {
 
     /** The crossover as it is done in the demo: everything through the data module. */
     public static Installation crossoverJob() {
-        return fit(crossover(), "ondel-47", "quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed");
+        return fit(crossover(), "ondel-47", "quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed", "kelfax-plover-camera-voice", "kelfax-plover-usb",
+            "marlstone-plover-gps");
     }
 
     public static Map<FunctionId, Outcome> outcomes(Installation installation) {

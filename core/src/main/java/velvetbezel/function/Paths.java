@@ -32,6 +32,12 @@ final class Paths {
     private final Installation installation;
     private final Map<TerminalId, List<Edge>> edges = new HashMap<>();
     private final Set<RuleRef> followed = new LinkedHashSet<>();
+    private final Map<TerminalId, Optional<List<Hop>>> toGround = new HashMap<>();
+    private final Map<TerminalId, Optional<List<Hop>>> toSupply = new HashMap<>();
+    private final Map<TerminalId, Source> sources = new HashMap<>();
+
+    /** A rule that drives a terminal against another. */
+    private record Source(RuleRef rule, TerminalId minus) {}
 
     /** A conductor or a connection made by a rule, seen from one of its ends. */
     record Edge(TerminalId from, TerminalId to, Optional<Conductor> conductor, Optional<RuleRef> rule, boolean closed) {
@@ -51,6 +57,9 @@ final class Paths {
                         RuleRef ref = new RuleRef(i.id(), rule.id());
                         add(new Edge(i.terminal(c.a()), i.terminal(c.b()), Optional.empty(), Optional.of(ref), picture.inForce(ref)));
                     }
+        eachInForce((i, rule, effect) -> {
+            if (effect instanceof Effect.Drive d) sources.putIfAbsent(i.terminal(d.plus()), new Source(new RuleRef(i.id(), rule.id()), i.terminal(d.minus())));
+        });
     }
 
     private void add(Edge edge) {
@@ -118,9 +127,11 @@ final class Paths {
         else if (guard instanceof Guard.Volts v) {
             if (v.learned().isPresent()) button(i.terminal(v.terminal()), hops);
             else supply(i.terminal(v.terminal()), hops);
-            way(i.terminal(v.of()), GROUND::equals).ifPresent(hops::addAll);
+            ground(i.terminal(v.of()), hops);
         }
     }
+
+    private void ground(TerminalId from, Set<Hop> hops) { toGround.computeIfAbsent(from, t -> way(t, GROUND::equals)).ifPresent(hops::addAll); }
 
     private void arrival(Arrival a, Set<Hop> hops) {
         a.before().ifPresent(b -> arrival(b, hops));
@@ -145,14 +156,21 @@ final class Paths {
     }
 
     private void supply(TerminalId terminal, Set<Hop> hops) {
-        List<TerminalId> sources = new ArrayList<>();
-        eachInForce((i, rule, effect) -> {
-            if (effect instanceof Effect.Drive d) sources.add(i.terminal(d.plus()));
-        });
-        way(terminal, sources::contains).ifPresent(way -> {
+        toSupply.computeIfAbsent(terminal, t -> way(t, sources::containsKey)).ifPresent(way -> {
             hops.addAll(way);
+            source(terminal, way).ifPresent(s -> {
+                ground(s.minus, hops);
+                guardOf(s.rule, hops);
+            });
             for (Hop hop : way) if (hop instanceof Hop.Through through) guardOf(through.rule(), hops);
         });
+    }
+
+    /** What drives the end of a way; the terminal itself where the way is empty. */
+    private Optional<Source> source(TerminalId from, List<Hop> way) {
+        TerminalId end = from;
+        for (Hop hop : way) if (hop instanceof Hop.Over over) end = over.to();
+        return Optional.ofNullable(sources.get(end));
     }
 
     private void guardOf(RuleRef ref, Set<Hop> hops) {
@@ -165,7 +183,7 @@ final class Paths {
         eachInForce((i, rule, effect) -> {
             if (effect instanceof Effect.Draw d && pressed(rule.when())) {
                 way(terminal, i.terminal(d.a())::equals).ifPresent(hops::addAll);
-                way(i.terminal(d.b()), GROUND::equals).ifPresent(hops::addAll);
+                ground(i.terminal(d.b()), hops);
             }
         });
     }

@@ -72,7 +72,12 @@ final class Why {
         if (device.isEmpty()) return ability(e.instance(), "This car has no " + e.instance() + ".", e.what());
         List<Rule> rules = device.get().device().rules().stream().filter(r -> r.then().contains(new Effect.Show(e.what()))).toList();
         if (rules.isEmpty()) return ability(e.instance(), "%s cannot do this: %s.".formatted(device.get().device().name(), e.what()), e.what());
-        return rule(device.get(), rules.get(0));
+        return telling(rules.stream().map(r -> rule(device.get(), r)).toList()).orElseThrow();
+    }
+
+    /** Of several reasons the first whose way ends at something that can be mended. */
+    private static Optional<Break> telling(List<Break> found) {
+        return found.stream().filter(b -> b.need().isPresent() || b.conductor().isPresent()).findFirst().or(() -> found.stream().findFirst());
     }
 
     private static Break ability(String at, String why, String what) {
@@ -155,8 +160,15 @@ final class Why {
         String found = sentence(labels.terminal(at)) + reading.map(r -> " reads " + number(r.value()) + " V").orElse(" is not connected");
         if (v.learned().isPresent()) return learned(device, v, at, found);
         Optional<Quantity> max = v.max().filter(m -> reading.filter(r -> r.value() > m.at(picture.state(), false)).isPresent());
-        if (max.isPresent()) return new Break(at.toString(), found + ", more than the " + number(max.get().at(picture.state(), false)) + " V allowed.", Optional.empty(), Optional.empty());
+        if (max.isPresent()) return tooHigh(at, found + ", more than the " + number(max.get().at(picture.state(), false)) + " V allowed.");
         return seek(at, found + v.min().map(m -> ", needs " + number(m.at(picture.state(), false)) + " V").orElse("") + ".");
+    }
+
+    /** What should be pulled to ground and is not: where its wire ends at the car's plug, something is missing there. */
+    private Break tooHigh(TerminalId at, String found) {
+        Reach reach = reach(at);
+        boolean ends = reach.ends.stream().filter(t -> t.instance().equals(Builder.CAR)).anyMatch(t -> installation.terminal(t).flow() == Flow.SHARES && paths.at(t).stream().noneMatch(e -> e.conductor().filter(c -> c.kind() == Conductor.Kind.CONTACT).isPresent()));
+        return ends ? deadEnd(reach, found) : new Break(at.toString(), found, Optional.empty(), Optional.empty());
     }
 
     private Break learned(Instance device, Guard.Volts v, TerminalId at, String found) {
@@ -248,12 +260,19 @@ final class Why {
             Optional<Conductor> now = installation.conductor(over.conductor());
             Conductor before = then.conductor(over.conductor()).orElseThrow();
             boolean moved = now.isPresent() && !(now.get().a().equals(before.a()) && now.get().b().equals(before.b()));
+            if (now.isEmpty() && before.kind() == Conductor.Kind.CONTACT) return Optional.of(unmated(before, then));
             if (now.isEmpty() || moved || !picture.closed(now.get())) {
                 String what = sentence(labels.conductor(before));
                 return Optional.of(new Break(over.conductor().text(), what + (moved ? " goes to another place." : " is open."), Optional.of(over.conductor()), Optional.empty()));
             }
         }
         return Optional.empty();
+    }
+
+    private Break unmated(Conductor before, Installation then) {
+        Terminal end = then.terminal(before.a());
+        String what = new Labels(then).terminal(end.id());
+        return new Break(end.id().toString(), "Nothing takes up %s: its plug has no partner here.".formatted(what), Optional.empty(), end.role().map(Need.Lead::new));
     }
 
     /** From the target backwards over conductors and connections, open or not. */
@@ -275,17 +294,25 @@ final class Why {
         return minus.orElseGet(() -> deadEnd(reach, "The signal \"%s\" does not reach the %s.".formatted(signal, device.device().name())));
     }
 
-    /** Why a port that could send the signal does not; empty where it does, or never would. */
+    /**
+     * Why a port that could send the signal does not; empty where it does, or never would. Of several rules that
+     * could send it, those in force are followed first, and the one counts whose way ends at something that can be mended.
+     */
     private Optional<Break> sender(Instance i, Port out, String signal) {
-        for (Rule rule : i.device().rules())
-            for (Effect effect : rule.then()) {
-                boolean emits = effect instanceof Effect.Emit e && e.port().equals(out.id()) && e.signal().equals(signal);
-                boolean carries = effect instanceof Effect.Carry c && c.out().equals(out.id());
-                if (!emits && !carries) continue;
-                if (!picture.inForce(new RuleRef(i.id(), rule.id()))) return Optional.of(rule(i, rule));
-                if (effect instanceof Effect.Carry c && picture.arrival(new PortRef(i.id(), c.in()), signal).isEmpty()) return Optional.of(arrival(new PortRef(i.id(), c.in()), signal));
-            }
-        return Optional.empty();
+        List<Break> found = new ArrayList<>();
+        for (boolean inForce : new boolean[] {true, false})
+            for (Rule rule : i.device().rules())
+                if (picture.inForce(new RuleRef(i.id(), rule.id())) == inForce) for (Effect effect : rule.then()) silent(i, rule, effect, out, signal).ifPresent(found::add);
+        return telling(found);
+    }
+
+    private Optional<Break> silent(Instance i, Rule rule, Effect effect, Port out, String signal) {
+        boolean emits = effect instanceof Effect.Emit e && e.port().equals(out.id()) && e.signal().equals(signal);
+        boolean carries = effect instanceof Effect.Carry c && c.out().equals(out.id());
+        if (!emits && !carries) return Optional.empty();
+        if (!picture.inForce(new RuleRef(i.id(), rule.id()))) return Optional.of(rule(i, rule));
+        PortRef in = effect instanceof Effect.Carry c ? new PortRef(i.id(), c.in()) : null;
+        return in != null && picture.arrival(in, signal).isEmpty() ? Optional.of(arrival(in, signal)) : Optional.empty();
     }
 
     // --- supplies
@@ -330,7 +357,7 @@ final class Why {
         if (end.isEmpty()) return new Break(reach.ends.get(0).toString(), found, Optional.empty(), Optional.empty());
         LeadRole role = end.get().role().get();
         boolean given = end.get().flow() == Flow.GIVES && end.get().id().instance().equals(Builder.CAR);
-        String stops = " The way ends at " + labels.terminal(end.get().id()) + (given ? "." : ", which nothing feeds.");
+        String stops = " The way ends at " + labels.terminal(end.get().id()) + (given ? "." : end.get().flow() == Flow.SHARES ? ", where nothing is joined." : ", which nothing feeds.");
         return new Break(end.get().id().toString(), found + stops, Optional.empty(), Optional.of(new Need.Lead(role)));
     }
 

@@ -15,6 +15,8 @@ import velvetbezel.sheet.Sheet;
 public final class Builder {
     /** Instance id of the radio, factory or new, so that functions can speak of "the radio". */
     public static final String RADIO = "radio";
+    /** Instance id of a screen over a factory radio that stays. */
+    public static final String SCREEN = "screen";
     /** Instance id of the vehicle's plugs at the radio's place. */
     public static final String CAR = "car";
 
@@ -44,13 +46,19 @@ public final class Builder {
         draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
         carWires(draft, vehicle);
         recipe.parts().forEach((id, part) -> part.device().ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
-        draft.add(recipe.radio().map(r -> new Instance(RADIO, r.id(), Instance.Owner.RADIO, r.device()))
-            .orElseGet(() -> new Instance(RADIO, vehicle.id(), Instance.Owner.RADIO, vehicle.radio())));
+        radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
         Joining joining = new Joining(draft);
         joining.join();
         return new Installation(recipe, draft.instances, draft.terminals, draft.conductors, joining.joints(), matings, joining.caps(),
             OutputsTied.in(draft), Map.of(), Map.of(), Set.of());
+    }
+
+    /** The factory radio, another in its place, or a screen beside the one that stays. */
+    private static void radios(Draft draft, Recipe recipe) {
+        boolean stays = recipe.radio().filter(Sheet.Radio::screen).isPresent();
+        if (stays || recipe.radio().isEmpty()) draft.add(new Instance(RADIO, recipe.vehicle().id(), stays ? Instance.Owner.CAR : Instance.Owner.RADIO, recipe.vehicle().radio()));
+        recipe.radio().ifPresent(r -> draft.add(new Instance(stays ? SCREEN : RADIO, r.id(), Instance.Owner.RADIO, r.device())));
     }
 
     private static void carWires(Draft draft, Sheet.Vehicle vehicle) {

@@ -39,9 +39,9 @@ final class Joining {
     }
 
     private void sort(Terminal terminal) {
-        Optional<Terminal> carWire = carWire(terminal.id());
-        Instance.Owner owner = owner(terminal.id());
         boolean pigtail = Draft.isTail(terminal.id());
+        Optional<Terminal> carWire = carWire(terminal, pigtail);
+        Instance.Owner owner = owner(terminal.id());
         if (carWire.isPresent()) {
             LeadRole role = carWire.get().role().orElseThrow();
             put(new End(terminal.id(), role, carWire.get().flow(), Instance.Owner.CAR));
@@ -62,8 +62,14 @@ final class Joining {
 
     private static boolean inPlug(TerminalId id, String instance, String plug) { return id.instance().equals(instance) && id.name().startsWith(plug); }
 
-    private Optional<Terminal> carWire(TerminalId id) {
-        return components.with(id).stream().filter(t -> t.instance().equals("car")).map(draft.terminals::get).filter(t -> t.role().isPresent() && wired(t.id())).findFirst();
+    /**
+     * The wire of the car that a lead goes on from. A pigtail has whatever role the car gives it; a part's own lead
+     * counts as the car's only where both say the same, and a radio's never: its ground meets many of the car's wires.
+     */
+    private Optional<Terminal> carWire(Terminal end, boolean pigtail) {
+        if (owner(end.id()) == Instance.Owner.RADIO) return Optional.empty();
+        List<Terminal> wires = components.with(end.id()).stream().filter(t -> t.instance().equals(Builder.CAR)).map(draft.terminals::get).filter(t -> t.role().isPresent() && wired(t.id())).toList();
+        return wires.stream().filter(t -> t.role().equals(end.role())).findFirst().or(() -> pigtail ? wires.stream().findFirst() : Optional.empty());
     }
 
     private boolean wired(TerminalId carPosition) {

@@ -10,8 +10,8 @@ import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 
 /**
- * Pushes plugs together: of the free plugs that fit, the one whose positions agree best. The car's plugs
- * look for a part first, and for the radio itself only when no part fits.
+ * Pushes plugs together: of the free plugs that fit, the one whose positions agree best; a look-alike that agrees
+ * nowhere stays empty. The car's plugs look for a part first, and for the radio itself only when no part fits.
  */
 final class Matings {
     private final Draft draft;
@@ -27,6 +27,7 @@ final class Matings {
     List<Mating> make() {
         List<End> ends = new ArrayList<>();
         for (Instance i : draft.instances) for (Plug p : i.device().plugs()) ends.add(new End(i, p));
+        ends.sort(Comparator.<End, Boolean>comparing(e -> e.plug().housing().isPresent()).thenComparing(e -> !e.instance().id().equals(Builder.CAR)));
         for (End end : ends) {
             if (taken.contains(end.key())) continue;
             best(end, ends).ifPresent(other -> mate(end, other));
@@ -36,10 +37,17 @@ final class Matings {
 
     private Optional<End> best(End end, List<End> ends) {
         return ends.stream()
-            .filter(o -> !taken.contains(o.key()) && !o.instance().id().equals(end.instance().id()) && o.plug().fits(end.plug()))
+            .filter(o -> !taken.contains(o.key()) && !o.instance().id().equals(end.instance().id()) && o.plug().fits(end.plug()) && agreement(end.plug(), o.plug()) > 0 && goesAlong(end, o) && goesAlong(o, end))
             .max(Comparator.<End>comparingInt(o -> o.instance().owner() == Instance.Owner.PART ? 1 : 0)
                 .thenComparingInt(o -> agreement(end.plug(), o.plug()))
                 .thenComparing(Comparator.<End>comparingInt(ends::indexOf).reversed()));
+    }
+
+    /** An insert goes where its housing goes. */
+    private boolean goesAlong(End insert, End other) {
+        if (insert.plug().housing().isEmpty()) return true;
+        String housing = insert.plug().housing().get();
+        return made.stream().filter(m -> m.has(insert.instance().id(), housing)).allMatch(m -> m.touches(other.instance().id()));
     }
 
     private static int agreement(Plug a, Plug b) {

@@ -6,9 +6,12 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 
 /**
  * How far what was seen of a car speaks for each sheet of its model: trims and generations that look alike take
@@ -18,10 +21,13 @@ import velvetbezel.sheet.Sheet;
  * @param candidates the likeliest first
  * @param next       the look that would decide most, where one is left that decides anything
  */
-public record WhichSystem(List<Candidate> candidates, Optional<AudioSign> next) {
+public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
     /** Above this share a sheet counts as told apart (common practice would say "sure"; the figure is ours). */
     public static final double SURE = 0.95;
     private static final double YEAR_FITS = 0.98;
+    /** How often a trait is read as the right sheet states it; the rest are replaced parts and slips (from memory). */
+    private static final double TRAIT_FITS = 0.95;
+    private static final double UNSTATED = 0.5;
     private static final double GAIN_WORTH_A_LOOK = 0.01;
 
     /** How often a sign is seen on an amplified and on a plain car (from memory of the trade's talk, no source). */
@@ -34,14 +40,38 @@ public record WhichSystem(List<Candidate> candidates, Optional<AudioSign> next) 
 
     public WhichSystem { candidates = List.copyOf(candidates); }
 
+    /** Something to look at: a sign that is there or not, or a trait that has one of several values. */
+    public sealed interface Look {
+        String text();
+    }
+
+    public record SignLook(AudioSign sign) implements Look {
+        @Override public String text() { return sign.text(); }
+    }
+
+    public record TraitLook(Trait trait) implements Look {
+        @Override public String text() { return trait.text(); }
+    }
+
     /**
-     * @param sheets the sheets of one model; none gives no candidates
-     * @param seen   signs looked for: true where seen, false where not there
+     * What was seen of one car.
+     *
+     * @param signs  signs looked for: true where seen, false where not there
+     * @param traits what its traits read
      * @param year   model year, where the VIN tells it
      */
-    public static WhichSystem of(List<Sheet.Vehicle> sheets, Map<AudioSign, Boolean> seen, Optional<Integer> year) {
-        double[] shares = new double[sheets.size()];
-        for (int i = 0; i < shares.length; i++) shares[i] = weight(sheets.get(i), seen, year);
+    public record Seen(Map<AudioSign, Boolean> signs, Map<Trait, String> traits, Optional<Integer> year) {
+        public Seen {
+            signs = Map.copyOf(signs);
+            traits = Map.copyOf(traits);
+        }
+
+        boolean has(Look look) { return look instanceof SignLook s ? signs.containsKey(s.sign()) : traits.containsKey(((TraitLook) look).trait()); }
+    }
+
+    /** @param sheets the sheets of one model; none gives no candidates */
+    public static WhichSystem of(List<Sheet.Vehicle> sheets, Seen seen) {
+        double[] shares = sheets.stream().mapToDouble(s -> weight(s, seen)).toArray();
         normalise(shares);
         List<Candidate> candidates = new ArrayList<>();
         for (int i = 0; i < shares.length; i++) candidates.add(new Candidate(sheets.get(i), shares[i]));
@@ -49,9 +79,10 @@ public record WhichSystem(List<Candidate> candidates, Optional<AudioSign> next) 
         return new WhichSystem(candidates, nextLook(sheets, shares, seen));
     }
 
-    private static double weight(Sheet.Vehicle sheet, Map<AudioSign, Boolean> seen, Optional<Integer> year) {
-        double weight = year.map(y -> y >= sheet.fromYear() && y <= sheet.toYear() ? YEAR_FITS : 1 - YEAR_FITS).orElse(1.0);
-        for (var sign : seen.entrySet()) weight *= likelihood(sign.getKey(), sign.getValue(), sheet);
+    private static double weight(Sheet.Vehicle sheet, Seen seen) {
+        double weight = seen.year.map(y -> y >= sheet.fromYear() && y <= sheet.toYear() ? YEAR_FITS : 1 - YEAR_FITS).orElse(1.0);
+        for (var sign : seen.signs.entrySet()) weight *= likelihood(sign.getKey(), sign.getValue(), sheet);
+        for (var trait : seen.traits.entrySet()) weight *= likelihood(trait.getKey(), trait.getValue(), sheet);
         return weight;
     }
 
@@ -60,23 +91,45 @@ public record WhichSystem(List<Candidate> candidates, Optional<AudioSign> next) 
         return there ? p : 1 - p;
     }
 
+    /** A sheet that does not state the trait is neither helped nor hurt. */
+    private static double likelihood(Trait trait, String read, Sheet.Vehicle sheet) {
+        String stated = sheet.traits().get(trait);
+        return stated == null ? UNSTATED : trait.agrees(stated, read) ? TRAIT_FITS : 1 - TRAIT_FITS;
+    }
+
     private static void normalise(double[] shares) {
         double sum = Arrays.stream(shares).sum();
         for (int i = 0; i < shares.length; i++) shares[i] /= sum;
     }
 
-    /** The sign whose answer, seen or not, leaves least uncertainty on average (expected entropy). */
-    private static Optional<AudioSign> nextLook(List<Sheet.Vehicle> sheets, double[] shares, Map<AudioSign, Boolean> seen) {
+    /** The look whose answer leaves least uncertainty on average (expected entropy). */
+    private static Optional<Look> nextLook(List<Sheet.Vehicle> sheets, double[] shares, Seen seen) {
+        List<Look> looks = Stream.<Look>concat(Arrays.stream(AudioSign.values()).map(SignLook::new), Arrays.stream(Trait.values()).map(TraitLook::new)).filter(l -> !seen.has(l)).toList();
         double now = entropy(shares);
-        return Arrays.stream(AudioSign.values()).filter(s -> !seen.containsKey(s)).filter(s -> now - expectedEntropy(sheets, shares, s) > GAIN_WORTH_A_LOOK)
-            .min(Comparator.comparingDouble(s -> expectedEntropy(sheets, shares, s)));
+        return looks.stream().filter(l -> now - expectedEntropy(sheets, shares, l) > GAIN_WORTH_A_LOOK).min(Comparator.comparingDouble(l -> expectedEntropy(sheets, shares, l)));
     }
 
-    private static double expectedEntropy(List<Sheet.Vehicle> sheets, double[] shares, AudioSign sign) {
+    /** For each answer, how likely each sheet makes it; each sheet's answers add up to 1. */
+    private static List<double[]> answers(List<Sheet.Vehicle> sheets, Look look) {
+        if (look instanceof SignLook s) return Stream.of(true, false).map(there -> sheets.stream().mapToDouble(v -> likelihood(s.sign(), there, v)).toArray()).toList();
+        Trait trait = ((TraitLook) look).trait();
+        List<String> readings = sheets.stream().map(v -> v.traits().get(trait)).filter(Objects::nonNull).map(trait::example).distinct().toList();
+        List<double[]> answers = readings.stream().map(r -> sheets.stream().mapToDouble(v -> likelihood(trait, r, v)).toArray()).toList();
+        for (int i = 0; i < sheets.size(); i++) {
+            int sheet = i;
+            double sum = answers.stream().mapToDouble(a -> a[sheet]).sum();
+            answers.forEach(a -> a[sheet] /= sum);
+        }
+        return answers;
+    }
+
+    private static double expectedEntropy(List<Sheet.Vehicle> sheets, double[] shares, Look look) {
+        List<double[]> answers = answers(sheets, look);
+        if (answers.isEmpty()) return entropy(shares);
         double expected = 0;
-        for (boolean there : new boolean[] {true, false}) {
+        for (double[] likelihoods : answers) {
             double[] after = new double[shares.length];
-            for (int i = 0; i < shares.length; i++) after[i] = shares[i] * likelihood(sign, there, sheets.get(i));
+            for (int i = 0; i < shares.length; i++) after[i] = shares[i] * likelihoods[i];
             double chance = Arrays.stream(after).sum();
             normalise(after);
             expected += chance * entropy(after);

@@ -3,6 +3,7 @@ package velvetbezel.run;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.circuit.Branch;
@@ -29,7 +30,11 @@ final class Circuitry {
     private final Set<ConductorId> closedIds;
     private final List<Branch> conductorBranches;
 
-    Circuitry(Plan plan, VehicleState state, Assumption assumption) {
+    /** Networks solved before: rules that change no current leave the network as it was. */
+    private final Map<Netlist, Solution> solved;
+
+    Circuitry(Plan plan, VehicleState state, Assumption assumption, Map<Netlist, Solution> solved) {
+        this.solved = solved;
         this.plan = plan;
         this.state = state;
         this.assumption = assumption;
@@ -69,7 +74,7 @@ final class Circuitry {
         return new Branch.Diode(unit.node(d.anode()), unit.node(d.cathode()), value(d.forwardVolts()), Math.max(LEAST_OHMS, value(d.onOhms())));
     }
 
-    Solution solve(Wired wired) { return wired.netlist().solve(); }
+    Solution solve(Wired wired) { return solved.computeIfAbsent(wired.netlist(), Netlist::solve); }
 
     /** Nets as signals see them: conductors, and connections of at most 10 Ω in force. */
     Islands signalNets(BitSet inForce) {

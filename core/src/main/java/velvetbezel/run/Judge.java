@@ -10,17 +10,22 @@ import velvetbezel.units.Volts;
 /** Judges guards against one picture. */
 final class Judge {
     private final Picture picture;
+    /** What each condition came to, held and not: many rules ask for the same one. */
+    private final Boolean[] judged;
 
-    Judge(Picture picture) { this.picture = picture; }
+    Judge(Picture picture) {
+        this.picture = picture;
+        this.judged = new Boolean[2 * picture.plan().conditions()];
+    }
 
     /** @param held whether the rule is in force, so that its hold voltage counts */
     boolean holds(Guard guard, Plan.Unit unit, boolean held) {
         if (guard instanceof Guard.All all) return all(all.guards(), unit, held);
         if (guard instanceof Guard.Volts g) return volts(g, unit, held);
-        if (guard instanceof Guard.Met g) return holds(unit.device().conditions().get(g.condition()), unit, held);
-        if (guard instanceof Guard.Mode g) return picture.modes().get(unit.id() + "." + g.name()).equals(g.is());
-        if (guard instanceof Guard.Setting g) return picture.setting(unit.id(), g.name()).filter(g.is()::equals).isPresent();
-        if (guard instanceof Guard.Hears g) return picture.arrival(new PortRef(unit.id(), g.port()), g.signal()).isPresent();
+        if (guard instanceof Guard.Met g) return met(g, unit, held);
+        if (guard instanceof Guard.Mode g) return picture.modes().get(unit.key(g.name())).equals(g.is());
+        if (guard instanceof Guard.Setting g) return g.is().equals(picture.setting(unit.key(g.name())));
+        if (guard instanceof Guard.Hears g) return picture.arrival(unit.sockets.get(g.port()).ref(), g.signal()).isPresent();
         if (guard instanceof Guard.State g) return state(g);
         if (guard instanceof Guard.Any any) {
             for (Guard g : any.guards()) if (holds(g, unit, held)) return true;
@@ -30,6 +35,12 @@ final class Judge {
         if (guard instanceof Guard.Amps g) return picture.ampsAt(unit.node(g.terminal())) >= number(g.min());
         if (guard instanceof Guard.Placed g) return !picture.plan().installation.misplaced().contains(unit.id() + "." + g.name());
         return picture.assumption().last(((Guard.Open) guard).field(), picture.state());
+    }
+
+    private boolean met(Guard.Met g, Plan.Unit unit, boolean held) {
+        int place = 2 * unit.conditions.get(g.condition()) + (held ? 1 : 0);
+        if (judged[place] == null) judged[place] = holds(unit.device().conditions().get(g.condition()), unit, held);
+        return judged[place];
     }
 
     private boolean all(List<Guard> guards, Plan.Unit unit, boolean held) {

@@ -93,9 +93,11 @@ public final class Picture {
 
     /** The value of a device's setting: the state's, else the installation's, else the sheet's. */
     public Optional<String> setting(String instance, String name) {
-        String key = instance + "." + name;
-        return Optional.ofNullable(state.settings().getOrDefault(key, plan.startSettings.get(key)));
+        return Optional.ofNullable(setting(instance + "." + name));
     }
+
+    /** By its key, "instance.name"; null where no device has it. */
+    String setting(String key) { return state.settings().getOrDefault(key, plan.startSettings.get(key)); }
 
     public boolean inForce(RuleRef ref) { return ruled(ref).filter(r -> inForce.get(r.index())).isPresent(); }
 

@@ -16,6 +16,7 @@ import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Rule;
+import velvetbezel.state.VehicleState;
 
 /** An installation numbered for running: nodes, rules and ports have places in lists. Node 0 is battery minus. */
 final class Plan {
@@ -32,12 +33,18 @@ final class Plan {
         final Instance instance;
         final Map<String, Integer> nodes = new HashMap<>();
         final Map<String, Socket> sockets = new LinkedHashMap<>();
+        private final Map<String, String> keys = new HashMap<>();
+        /** Numbers of its conditions among all of the installation. */
+        final Map<String, Integer> conditions = new HashMap<>();
 
         Unit(Instance instance) { this.instance = instance; }
 
         String id() { return instance.id(); }
 
         Device device() { return instance.device(); }
+
+        /** "instance.name" of a mode or setting. */
+        String key(String name) { return keys.computeIfAbsent(name, n -> id() + "." + n); }
 
         int node(String terminal) { return nodes.get(terminal); }
     }
@@ -52,8 +59,15 @@ final class Plan {
     final List<Ruled> entering = new ArrayList<>();
     final List<Socket> sockets = new ArrayList<>();
     final Map<PortRef, Socket> byRef = new HashMap<>();
+    /** How many conditions there are. */
+    private int conditions;
     final Map<String, String> startModes = new LinkedHashMap<>();
     final Map<String, String> startSettings = new HashMap<>();
+    /** Rules that carry on what arrives at a port. */
+    final Map<PortRef, List<Carrying>> carrying = new HashMap<>();
+    private final Asked asked;
+
+    record Carrying(Ruled ruled, Effect.Carry carry) {}
 
     Plan(Installation installation) {
         this.installation = installation;
@@ -67,13 +81,21 @@ final class Plan {
         for (Ruled r : rules) {
             rulesByRef.put(r.ref(), r);
             if (r.rule().then().stream().anyMatch(Effect.Enter.class::isInstance)) entering.add(r);
+            for (Effect e : r.rule().then())
+                if (e instanceof Effect.Carry c) carrying.computeIfAbsent(new PortRef(r.unit().id(), c.in()), k -> new ArrayList<>()).add(new Carrying(r, c));
         }
         for (Unit unit : units) {
             for (Choice mode : unit.device().modes()) startModes.put(unit.id() + "." + mode.name(), installation.modes().getOrDefault(unit.id() + "." + mode.name(), mode.start()));
             for (Choice setting : unit.device().settings()) startSettings.put(unit.id() + "." + setting.name(), setting.start());
         }
         startSettings.putAll(installation.settings());
+        asked = Asked.by(units);
     }
+
+    int conditions() { return conditions; }
+
+    /** The state as far as any rule asks for it: states that differ in nothing else are one. */
+    VehicleState relevant(VehicleState state) { return asked.of(state); }
 
     private Unit unit(Instance instance) {
         Unit unit = new Unit(instance);
@@ -81,6 +103,7 @@ final class Plan {
         for (String name : device.terminals()) unit.nodes.put(name, number(new TerminalId(instance.id(), name)));
         device.leads().forEach(l -> unit.nodes.put(l.name(), number(new TerminalId(instance.id(), l.name()))));
         for (Plug plug : device.plugs()) for (Position p : plug.positions()) position(unit, plug, p);
+        device.conditions().keySet().forEach(c -> unit.conditions.put(c, conditions++));
         for (Port port : device.ports()) {
             int plus = port.plus().map(unit::node).orElse(-1);
             int minus = port.minus().map(unit::node).orElse(-1);

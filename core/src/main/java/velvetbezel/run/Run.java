@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import velvetbezel.circuit.Netlist;
+import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Installation;
 import velvetbezel.sheet.Effect;
 import velvetbezel.state.VehicleState;
@@ -24,12 +26,13 @@ import velvetbezel.state.VehicleState;
  */
 public final class Run {
     private static final int MOST_RISES = 4;
-    private static final String WORKING = ".working";
+    static final String WORKING = ".working";
     private static final int PICTURES_BEFORE_TRIP = 3;
     private final Plan plan;
     private final Learned learned;
     private final Assumption assumption;
     private final Map<Moment, Settled> known = new HashMap<>();
+    private final Map<Netlist, Solution> solved = new HashMap<>();
 
     private record Moment(VehicleState state, Memory memory) {}
 
@@ -46,7 +49,10 @@ public final class Run {
 
     public Installation installation() { return plan.installation; }
 
-    public Settled in(VehicleState state, Memory memory) { return known.computeIfAbsent(new Moment(state, memory), m -> new Passage(state, memory).pass()); }
+    public Settled in(VehicleState state, Memory memory) {
+        VehicleState asked = plan.relevant(state);
+        return known.computeIfAbsent(new Moment(asked, memory), m -> new Passage(asked, memory).pass());
+    }
 
     /** Passes through several states, from memory to memory. */
     public List<Settled> through(List<VehicleState> states, Memory start) {
@@ -77,7 +83,7 @@ public final class Run {
             this.state = state;
             this.modes = new LinkedHashMap<>(memory.modes());
             this.inForce = (BitSet) memory.inForce().clone();
-            this.circuitry = new Circuitry(plan, state, assumption);
+            this.circuitry = new Circuitry(plan, state, assumption, solved);
             for (Plan.Unit unit : plan.units)
                 if ("false".equals(state.settings().getOrDefault(unit.id() + WORKING, plan.startSettings.get(unit.id() + WORKING)))) broken.add(unit.id());
         }

@@ -44,18 +44,13 @@ final class Signals {
 
     Heard follow() {
         findCommonNets();
-        forEffects((ruled, effect) -> {
-            if (effect instanceof Effect.Emit e) send(ruled.unit().sockets.get(e.port()), e.signal(), false, e.level(), new Volts(0), ruled.ref(), Optional.empty());
-        });
+        for (int i = inForce.nextSetBit(0); i >= 0; i = inForce.nextSetBit(i + 1)) {
+            Plan.Ruled ruled = plan.rules.get(i);
+            for (Effect effect : ruled.rule().then())
+                if (effect instanceof Effect.Emit e) send(ruled.unit().sockets.get(e.port()), e.signal(), false, e.level(), new Volts(0), ruled.ref(), Optional.empty());
+        }
         while (!fresh.isEmpty()) carryOn(fresh.poll());
         return new Heard(arrived, List.copyOf(faint));
-    }
-
-    private interface Use { void of(Plan.Ruled ruled, Effect effect); }
-
-    private void forEffects(Use use) {
-        for (int i = inForce.nextSetBit(0); i >= 0; i = inForce.nextSetBit(i + 1))
-            for (Effect effect : plan.rules.get(i).rule().then()) use.of(plan.rules.get(i), effect);
     }
 
     /** A net is common when it is ground or holds legs of two outputs. */
@@ -72,10 +67,9 @@ final class Signals {
     private boolean common(int node) { return nets.together(node, 0) || sharedNets.contains(nets.of(node)); }
 
     private void carryOn(Arrival arrival) {
-        forEffects((ruled, effect) -> {
-            if (effect instanceof Effect.Carry c && ruled.ref().instance().equals(arrival.at().instance()) && c.in().equals(arrival.at().port()))
-                send(ruled.unit().sockets.get(c.out()), arrival.signal(), arrival.reversed(), arrival.level().plus(c.gain()), arrival.noise(), ruled.ref(), Optional.of(arrival));
-        });
+        for (Plan.Carrying c : plan.carrying.getOrDefault(arrival.at(), List.of()))
+            if (inForce.get(c.ruled().index()))
+                send(c.ruled().unit().sockets.get(c.carry().out()), arrival.signal(), arrival.reversed(), arrival.level().plus(c.carry().gain()), arrival.noise(), c.ruled().ref(), Optional.of(arrival));
     }
 
     private void send(Plan.Socket from, String signal, boolean reversed, Decibels level, Volts noise, RuleRef by, Optional<Arrival> before) {

@@ -18,6 +18,7 @@ final class DeviceReader {
 
     private static final double USUAL_METRES = 0.25;
     private static final int MOST_POSITIONS = 120;
+    private static final int MOST_MINUTES = 6000;
     private final String sheet;
     private final FactReader facts;
     private final Owner owner;
@@ -94,12 +95,14 @@ final class DeviceReader {
 
     List<Plug> plugs(Node node) {
         List<Plug> plugs = node.list().stream().map(this::plug).toList();
-        twice(node, plugs.stream().map(Plug::id).toList(), "plug");
+        List<String> ids = plugs.stream().map(Plug::id).toList();
+        twice(node, ids, "plug");
+        for (Plug p : plugs) p.housing().filter(h -> !ids.contains(h)).ifPresent(h -> node.fault("has plug %s in \"%s\", which is no plug here; known: %s.".formatted(p.id(), h, String.join(", ", ids))));
         return plugs;
     }
 
     private Plug plug(Node node) {
-        node.only("id", "family", "socket", "size", "positions");
+        node.only("id", "family", "socket", "size", "positions", "in", "access");
         String id = id(node.at("id"));
         int size = node.at("size").whole(1, MOST_POSITIONS);
         List<Position> positions = new ArrayList<>();
@@ -115,7 +118,11 @@ final class DeviceReader {
         if (!missing.isEmpty())
             node.at("positions").fault("position %s of plug %s (%s, %d positions) is missing. List it, with \"empty\": true if it holds no wire."
                 .formatted(String.join(", ", missing), id, node.at("family").text("?"), size));
-        return new Plug(id, node.at("family").text(), node.at("socket").truth(false), size, positions);
+        return new Plug(id, node.at("family").text(), node.at("socket").truth(false), size, positions, node.at("in").optionalText(), node.has("access") ? Optional.of(access(node.at("access"))) : Optional.empty());
+    }
+
+    private static Access access(Node node) {
+        return new Access(node.only("place", "route", "minutes").at("place").text(), node.at("route").text(""), node.at("minutes").whole(0, MOST_MINUTES));
     }
 
     private Position position(Node node, int size, String plug) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import velvetbezel.units.Gauge;
+import velvetbezel.units.Millimetres;
 import velvetbezel.units.WireColour;
 
 /**
@@ -13,6 +14,7 @@ import velvetbezel.units.WireColour;
  */
 final class FactReader {
     private static final String ORIGINS = "measured, printed, catalogue, stated, assumed";
+    private static final double MOST_MILLIMETRES = 2000;
     private final String sheet;
     private final Provenance usual;
 
@@ -38,6 +40,14 @@ final class FactReader {
         return number.matches("\\d{1,3}(\\.\\d+)?") && Double.parseDouble(number) > 0
             ? Optional.of(new Gauge(Double.parseDouble(number))) : Optional.empty();
     }
+
+    /** Width, height and depth; missing where nobody stated them. */
+    Geometry geometry(Node node) {
+        node.only("width", "height", "depth");
+        return new Geometry(millimetres(node.at("width")), millimetres(node.at("height")), millimetres(node.at("depth")));
+    }
+
+    private Fact<Millimetres> millimetres(Node node) { return read(node, n -> new Millimetres(n.number(0, MOST_MILLIMETRES))); }
 
     Fact<Boolean> truth(Node node) {
         return node.present() ? read(node, n -> n.truth(true)) : new Fact.Known<>(true, usual);

@@ -19,13 +19,17 @@ public enum LeadRole {
     STEERING_1(Group.CONTROL, Flow.SHARES),
     STEERING_2(Group.CONTROL, Flow.SHARES),
     STEERING_GROUND(Group.CONTROL, Flow.SHARES),
-    PARKING_BRAKE(Group.CONTROL, Flow.GIVES),
+    PARKING_BRAKE(Group.CONTROL, Flow.SHARES),
     REVERSE(Group.CONTROL, Flow.GIVES),
     SPEED(Group.CONTROL, Flow.GIVES),
     MUTE(Group.CONTROL, Flow.GIVES),
     DATA_HIGH(Group.CONTROL, Flow.SHARES),
     DATA_LOW(Group.CONTROL, Flow.SHARES),
     K_LINE(Group.CONTROL, Flow.SHARES),
+    HAZARD(Group.CONTROL, Flow.SHARES),
+    CAMERA_POWER(Group.CONTROL, Flow.TAKES),
+    SUBWOOFER_MINUS(Group.SPEAKER, Flow.TAKES),
+    SUBWOOFER_PLUS(Group.SPEAKER, Flow.TAKES),
     REAR_RIGHT_MINUS(Group.SPEAKER, Flow.TAKES),
     REAR_RIGHT_PLUS(Group.SPEAKER, Flow.TAKES),
     REAR_LEFT_MINUS(Group.SPEAKER, Flow.TAKES),
@@ -34,6 +38,8 @@ public enum LeadRole {
     FRONT_RIGHT_PLUS(Group.SPEAKER, Flow.TAKES),
     FRONT_LEFT_MINUS(Group.SPEAKER, Flow.TAKES),
     FRONT_LEFT_PLUS(Group.SPEAKER, Flow.TAKES),
+    CENTRE_SPEAKER_MINUS(Group.SPEAKER, Flow.TAKES),
+    CENTRE_SPEAKER_PLUS(Group.SPEAKER, Flow.TAKES),
     LINE_REAR_RIGHT_MINUS(Group.LINE, Flow.TAKES),
     LINE_REAR_RIGHT_PLUS(Group.LINE, Flow.TAKES),
     LINE_REAR_LEFT_MINUS(Group.LINE, Flow.TAKES),
@@ -47,7 +53,25 @@ public enum LeadRole {
     WIRED_REMOTE(Group.PLUGGED, Flow.SHARES),
     WIRED_REMOTE_GROUND(Group.PLUGGED, Flow.SHARES),
     RADIO_DATA(Group.PLUGGED, Flow.SHARES),
-    RADIO_DATA_GROUND(Group.PLUGGED, Flow.SHARES);
+    RADIO_DATA_GROUND(Group.PLUGGED, Flow.SHARES),
+    CAMERA(Group.PLUGGED, Flow.GIVES),
+    CAMERA_GROUND(Group.PLUGGED, Flow.SHARES),
+    MICROPHONE(Group.PLUGGED, Flow.GIVES),
+    MICROPHONE_GROUND(Group.PLUGGED, Flow.SHARES),
+    TELEMATICS_VOICE(Group.PLUGGED, Flow.GIVES),
+    TELEMATICS_VOICE_GROUND(Group.PLUGGED, Flow.SHARES),
+    AUX_INPUT(Group.PLUGGED, Flow.GIVES),
+    AUX_INPUT_GROUND(Group.PLUGGED, Flow.SHARES),
+    USB(Group.PLUGGED, Flow.SHARES),
+    USB_GROUND(Group.PLUGGED, Flow.SHARES),
+    GPS(Group.PLUGGED, Flow.GIVES),
+    GPS_SHIELD(Group.PLUGGED, Flow.SHARES),
+    SATELLITE(Group.PLUGGED, Flow.GIVES),
+    SATELLITE_SHIELD(Group.PLUGGED, Flow.SHARES),
+    REAR_SCREEN(Group.PLUGGED, Flow.TAKES),
+    REAR_SCREEN_GROUND(Group.PLUGGED, Flow.SHARES),
+    FIBRE_IN(Group.PLUGGED, Flow.GIVES),
+    FIBRE_OUT(Group.PLUGGED, Flow.TAKES);
 
     /** Headings of the joint list. */
     public enum Group {
@@ -75,13 +99,14 @@ public enum LeadRole {
 
     /** As sheets and people write it: "front left +", "amp remote". */
     public String label() {
-        return name().toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll(" plus$", " +").replaceAll(" minus$", " −");
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll(" plus$", " +").replaceAll(" minus$", " −")
+            .replaceAll("^(usb|gps)", name().substring(0, 3)).replaceAll("^k line", "K line");
     }
 
     /** Reads a label; "-" and "−" are the same here. */
     public static Optional<LeadRole> find(String label) {
         String wanted = label.strip().toLowerCase(Locale.ROOT).replace(" -", " −");
-        return Arrays.stream(values()).filter(r -> r.label().equals(wanted)).findFirst();
+        return Arrays.stream(values()).filter(r -> r.label().toLowerCase(Locale.ROOT).equals(wanted)).findFirst();
     }
 
     public static String all() { return Arrays.stream(values()).map(LeadRole::label).collect(Collectors.joining(", ")); }

@@ -3,8 +3,13 @@ package velvetbezel.sheet;
 import java.util.List;
 import java.util.Optional;
 
-/** A connector: plugs of one family mate with sockets of that family, position on position. */
-public record Plug(String id, String family, boolean socket, int size, List<Position> positions) {
+/**
+ * A connector: plugs of one family mate with sockets of that family, position on position.
+ *
+ * @param housing the plug whose housing this one is an insert of: it goes where that one goes
+ * @param access  where it is, if not at the radio's place
+ */
+public record Plug(String id, String family, boolean socket, int size, List<Position> positions, Optional<String> housing, Optional<Access> access) {
     public Plug { positions = List.copyOf(positions); }
 
     public boolean fits(Plug other) { return family.equals(other.family) && socket != other.socket; }

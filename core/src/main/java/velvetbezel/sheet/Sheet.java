@@ -1,6 +1,7 @@
 package velvetbezel.sheet;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A document of the library. */
@@ -21,20 +22,27 @@ public sealed interface Sheet {
      * @param radio   the factory radio
      * @param wires   the vehicle's own wires between its devices
      * @param buttons the steering-wheel buttons, in the order in which they are learned
+     * @param traits  what tells it from its look-alikes
+     * @param space   the opening and the room behind it
      */
     record Vehicle(Header header, String make, String model, String trim, int fromYear, int toYear, Opening opening,
                    boolean amplified, boolean northAmerica, List<Device> devices, Device car, Device radio,
-                   List<InnerWire> wires, List<String> buttons, List<Caution> cautions) implements Sheet {
+                   List<InnerWire> wires, List<String> buttons, List<Caution> cautions, Map<Trait, String> traits, Geometry space) implements Sheet {
         public Vehicle {
             devices = List.copyOf(devices);
             wires = List.copyOf(wires);
             buttons = List.copyOf(buttons);
             cautions = List.copyOf(cautions);
+            traits = Map.copyOf(traits);
         }
     }
 
-    /** @param priceCents price in hundredths of the workshop's currency, tax included */
-    record Radio(Header header, Opening size, long priceCents, Device device) implements Sheet {}
+    /**
+     * @param priceCents price in hundredths of the workshop's currency, tax included
+     * @param screen     the factory radio stays as sound source and amplifier driver; this is a screen over it
+     * @param body       face and chassis
+     */
+    record Radio(Header header, Opening size, long priceCents, Device device, boolean screen, Geometry body) implements Sheet {}
 
     /**
      * A part of a kit.
@@ -43,10 +51,15 @@ public sealed interface Sheet {
      * @param device   empty for a part without wires
      * @param minutes  labour to fit it
      * @param vehicles sheets it is made for; empty when its plugs alone decide
+     * @param finishes colours it comes in; empty where nobody sees it
+     * @param takes    room it takes behind the dash
      */
     record Part(Header header, PartKind kind, long priceCents, int minutes, Optional<Holds> holds,
-                Optional<Device> device, List<String> vehicles) implements Sheet {
-        public Part { vehicles = List.copyOf(vehicles); }
+                Optional<Device> device, List<String> vehicles, List<String> finishes, Geometry takes) implements Sheet {
+        public Part {
+            vehicles = List.copyOf(vehicles);
+            finishes = List.copyOf(finishes);
+        }
     }
 
     record Holds(Opening opening, Opening radio) {}

@@ -1,6 +1,7 @@
 package velvetbezel.sheet;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,30 +53,32 @@ public final class SheetReader {
 
     private static long cents(Node node) { return Math.round(node.number(0, MOST_CENTS / 100.0) * 100); }
 
-    private static Opening opening(Node node) { return node.one(Opening::find, "one-DIN, two-DIN", Opening.ONE_DIN); }
+    private static Opening opening(Node node) { return node.one(Opening::find, Opening.all(), Opening.ONE_DIN); }
 
     private static Sheet.Radio radio(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "size", "price", "device");
-        return new Sheet.Radio(header, opening(node.at("size")), cents(node.at("price")), new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")));
+        node.only("format", "version", "kind", "id", "name", "source", "size", "price", "device", "factory radio stays", "geometry");
+        return new Sheet.Radio(header, opening(node.at("size")), cents(node.at("price")), new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")),
+            node.at("factory radio stays").truth(false), facts.geometry(node.at("geometry")));
     }
 
     private static Sheet.Part part(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "holds", "device", "vehicles");
+        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "holds", "device", "vehicles", "finishes", "geometry");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
         Optional<Sheet.Holds> holds = node.has("holds")
             ? Optional.of(new Sheet.Holds(opening(node.at("holds").only("opening", "radio").at("opening")), opening(node.at("holds").at("radio")))) : Optional.empty();
         if (kind == PartKind.DASH_KIT && holds.isEmpty()) node.at("holds").fault("is missing; a dash kit says which opening it fills and which radio it takes.");
-        if (kind != PartKind.DASH_KIT && !node.has("device")) node.at("device").fault("is missing; only a dash kit has no wires.");
+        if (!kind.wireless() && !node.has("device")) node.at("device").fault("is missing; only a dash kit has no wires.");
         return new Sheet.Part(header, kind, cents(node.at("price")), node.at("minutes").whole(0, 6000), holds,
             node.has("device") ? Optional.of(new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device"))) : Optional.empty(),
-            node.at("vehicles").texts());
+            node.at("vehicles").texts(), node.at("finishes").texts(), facts.geometry(node.at("geometry")));
     }
 
     private static Sheet.Vehicle vehicle(Node node, Sheet.Header header, FactReader facts) {
         node.only("format", "version", "kind", "id", "name", "source", "make", "model", "trim", "years", "opening", "audio system", "north america",
-            "devices", "plugs", "radio", "wires", "buttons", "cautions");
+            "devices", "plugs", "radio", "wires", "buttons", "cautions", "traits", "geometry");
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
-        List<Device> devices = node.at("devices").list().stream().map(reader::device).toList();
+        DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
+        List<Device> devices = node.at("devices").list().stream().map(inside::device).toList();
         Device car = new Device("car", "car", reader.plugs(node.at("plugs")), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
             Map.of(), List.of(), List.of());
         Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
@@ -92,7 +95,13 @@ public final class SheetReader {
         if (from > to) node.at("years").fault("the first year, %d, is after the last, %d.".formatted(from, to));
         return new Sheet.Vehicle(header, node.at("make").text(), node.at("model").text(), node.at("trim").text(), from, to, opening(node.at("opening")),
             audio.equals("amplified"), node.at("north america").truth(false), devices, car, radio, wires, node.at("buttons").texts(),
-            node.at("cautions").list().stream().map(n -> new Sheet.Caution(n.only("station", "text", "why").at("station").text(), n.at("text").text(), n.at("why").text(""))).toList());
+            node.at("cautions").list().stream().map(n -> new Sheet.Caution(n.only("station", "text", "why").at("station").text(), n.at("text").text(), n.at("why").text(""))).toList(), traits(node.at("traits")), facts.geometry(node.at("geometry")));
+    }
+
+    private static Map<Trait, String> traits(Node node) {
+        Map<Trait, String> traits = new EnumMap<>(Trait.class);
+        node.fields().forEach((name, value) -> Trait.find(name).ifPresentOrElse(t -> traits.put(t, value.text()), () -> value.fault("is no trait; allowed: " + Trait.all() + ".")));
+        return traits;
     }
 
     private static List<String> terminals(List<Device> devices) {

@@ -68,7 +68,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
 
         Worksheet make() {
             for (Terminal t : installation.terminals().values())
-                if (t.kind() == Terminal.Kind.BARE && t.id().instance().equals(Builder.RADIO)) radioLeads.add(end(t.id()));
+                if (t.kind() == Terminal.Kind.BARE && installation.instance(t.id().instance()).orElseThrow().owner() == Instance.Owner.RADIO) radioLeads.add(end(t.id()));
             List<JointRow> rows = new ArrayList<>();
             for (Joint joint : installation.joints()) rows.add(row(rows.size() + 1, joint));
             List<CapRow> caps = installation.caps().stream().map(this::cap)
@@ -83,8 +83,9 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
             return new LeadEnd(id, owner, labels.device(id.instance()), car.map(Terminal::place).orElse(t.place()), t.role(), t.colour(), t.gauge(), car.map(Terminal::colour), car.map(Terminal::id));
         }
 
-        /** The car's position behind an adapter's tail: over its wire and the plug contact. */
+        /** The car's position behind an adapter's tail: over its wire and the plug contact; of a cut wire its own position. */
         private Optional<Terminal> carPosition(TerminalId tail) {
+            if (tail.instance().equals(Builder.CAR)) return installation.conductors().stream().filter(c -> c.kind() == Conductor.Kind.WIRE && c.b().equals(tail)).map(c -> installation.terminal(c.a())).findFirst();
             return installation.conductors().stream().filter(c -> c.kind() == Conductor.Kind.WIRE && c.b().equals(tail)).map(Conductor::a)
                 .flatMap(contact -> installation.conductors().stream().filter(c -> c.kind() == Conductor.Kind.CONTACT)
                     .flatMap(c -> c.a().equals(contact) ? Stream.of(c.b()) : c.b().equals(contact) ? Stream.of(c.a()) : Stream.empty()))

@@ -20,7 +20,7 @@ class CatalogueTest {
 
     @Test void functionsOfTheDemoAreReadInTheOrderInWhichTheyAreProved() {
         assertEquals("power", Demo.CATALOGUE.functions().get(0).id().text());
-        assertEquals(5, Demo.CATALOGUE.functions().stream().filter(f -> f.id().text().startsWith("button ")).count());
+        assertEquals(12, Demo.CATALOGUE.functions().stream().filter(f -> f.id().text().startsWith("button ")).count());
     }
 
     @Test void unknownExpectationStateOrFieldIsNamed() {

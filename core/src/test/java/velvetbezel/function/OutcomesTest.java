@@ -45,17 +45,17 @@ class OutcomesTest {
 
     @Test void minibusKeepsEverythingItHadAndGainsHandsFree() {
         Map<FunctionId, Outcome> outcomes = Demo.outcomes(Demo.minibusJob());
-        assertEquals(Set.of("power", "memory", "dimming", "standby", "front left", "front right", "rear left", "rear right", "reception",
+        assertEquals(Set.of("power", "memory", "dimming", "dimmer", "standby", "front left", "front right", "rear left", "rear right", "fader", "balance", "no noise", "reception",
             "button volume up", "button volume down", "button next", "button previous", "button source"), with(outcomes, Outcome.Kept.class));
-        assertEquals(Set.of("hands-free"), with(outcomes, Outcome.Gained.class));
+        assertEquals(Set.of("hands-free", "calls from the front", "button next held", "button previous held"), with(outcomes, Outcome.Gained.class));
         assertEquals(Set.of(), with(outcomes, Outcome.Lost.class));
     }
 
     @Test void crossoverWithTheDataModuleKeepsAmplifierChimesAndButtons() {
         Map<FunctionId, Outcome> outcomes = Demo.outcomes(Demo.crossoverJob());
-        assertEquals(Set.of(), with(outcomes, Outcome.Lost.class));
+        assertEquals(Set.of("dimmer", "aux"), with(outcomes, Outcome.Lost.class));
         assertTrue(with(outcomes, Outcome.Kept.class).containsAll(Set.of("power", "amplifier", "chimes", "button next", "dimming", "reception")));
-        assertEquals(Set.of("phone mirroring", "hands-free"), with(outcomes, Outcome.Gained.class));
+        assertEquals(Set.of("phone mirroring", "phone sound", "gauges", "fault codes", "stop-start memory", "camera by hand", "button voice held"), with(outcomes, Outcome.Gained.class));
     }
 
     /** The plain trim's harness in the amplified car: nothing turns the amplifier on. */
@@ -113,12 +113,12 @@ class OutcomesTest {
         Installation healthy = Demo.minibusJob();
         Map<FunctionId, Outcome> outcomes = Outcomes.faulty(healthy, healthy.with(new Edit.ReversePair("rear left speaker", "in")), Demo.CATALOGUE);
         assertEquals(List.of("polarity reversed"), assertInstanceOf(Outcome.Changed.class, outcomes.get(new FunctionId("rear left"))).how());
-        assertEquals(Set.of("rear left"), with(outcomes, Outcome.Changed.class));
+        assertEquals(Set.of("rear left", "fader", "balance"), with(outcomes, Outcome.Changed.class));
     }
 
     @ParameterizedTest
-    @CsvSource({"ILLUMINATION,radio.lamps,dimming", "REAR_LEFT_PLUS,radio.rl+,rear left", "FRONT_RIGHT_MINUS,radio.fr-,front right",
-        "STEERING_1,radio.key1,button volume up;button volume down;button next;button previous;button source"})
+    @CsvSource({"ILLUMINATION,radio.lamps,dimming;dimmer", "REAR_LEFT_PLUS,radio.rl+,rear left;fader;balance", "FRONT_RIGHT_MINUS,radio.fr-,front right;fader;balance;calls from the front",
+        "STEERING_1,radio.key1,button volume up;button volume down;button next;button previous;button source;button next held;button previous held"})
     void openLegChangesExactlyTheFunctionsThatUseIt(LeadRole role, String lead, String functions) {
         Installation healthy = Demo.minibusJob();
         ConductorId leg = leg(role, lead);
@@ -144,7 +144,9 @@ class OutcomesTest {
             Outcomes.faulty(healthy, healthy.with(new Edit.Open(c.id())), Demo.CATALOGUE).forEach((id, o) -> {
                 if (!o.sameFor(sound.get(id))) changed.add(id);
             });
-            assertEquals(uses, changed, c.id().text());
+            // a ground has parallel ways, over a camera's shield for one: what goes on by another way does not change
+            if (c.id().text().contains("joint ground")) assertTrue(uses.containsAll(changed), c.id().text());
+            else assertEquals(uses, changed, c.id().text());
         }
     }
 
@@ -180,7 +182,7 @@ class OutcomesTest {
         Map<FunctionId, Outcome> outcomes = Demo.outcomes(i);
         Outcome.Unknown unknown = assertInstanceOf(Outcome.Unknown.class, outcomes.get(new FunctionId("dimming")));
         assertEquals(List.of("corrick-ferryman-2006: plugs[A].positions[position 6].wired"), unknown.fields().stream().map(Object::toString).toList());
-        assertEquals(Set.of("dimming"), with(outcomes, Outcome.Unknown.class));
+        assertEquals(Set.of("dimming", "dimmer"), with(outcomes, Outcome.Unknown.class));
     }
 
     @Test void missingNumberIsUnknownOnlyWhereItsRangeDecides() {

@@ -13,17 +13,18 @@ import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 
 /** Two trims of the crossover that look alike from the front. */
 class WhichSystemTest {
     private static final List<Sheet.Vehicle> PLOVERS = List.of(Demo.vehicle("meridale-plover-2019-plain"), Demo.crossover());
 
-    private static WhichSystem seen(Map<AudioSign, Boolean> signs) { return WhichSystem.of(PLOVERS, signs, Optional.empty()); }
+    private static WhichSystem seen(Map<AudioSign, Boolean> signs) { return WhichSystem.of(PLOVERS, new WhichSystem.Seen(signs, Map.of(), Optional.empty())); }
 
     @Test void withNothingSeenBothAreAsLikelyAndTheChassisLabelWouldDecide() {
         WhichSystem w = seen(Map.of());
         assertEquals(0.5, w.candidates().get(0).share(), 1e-12);
-        assertEquals(Optional.of(AudioSign.CHASSIS_LABEL), w.next());
+        assertEquals(Optional.of(new WhichSystem.SignLook(AudioSign.CHASSIS_LABEL)), w.next());
         assertFalse(w.sure());
     }
 
@@ -48,16 +49,16 @@ class WhichSystemTest {
 
     @Test void modelYearOutsideASheetSpeaksAgainstIt() {
         List<Sheet.Vehicle> generations = List.of(Demo.vehicle("meridale-plover-2019-amplified", t -> t.replace("\"years\": [2017, 2020]", "\"years\": [2012, 2016]")), Demo.crossover());
-        WhichSystem w = WhichSystem.of(generations, Map.of(), Optional.of(2019));
+        WhichSystem w = WhichSystem.of(generations, new WhichSystem.Seen(Map.of(), Map.of(), Optional.of(2019)));
         assertEquals(2017, w.candidates().get(0).vehicle().fromYear());
         assertTrue(w.sure());
         assertEquals(Optional.empty(), w.next(), "no look at the audio system tells the generations apart");
     }
 
     @Test void oneSheetNeedsNoLookAndNoneGivesNoCandidates() {
-        assertTrue(WhichSystem.of(List.of(Demo.minibus()), Map.of(), Optional.empty()).sure());
-        assertEquals(Optional.empty(), WhichSystem.of(List.of(Demo.minibus()), Map.of(), Optional.empty()).next());
-        assertEquals(List.of(), WhichSystem.of(List.of(), Map.of(), Optional.empty()).candidates());
+        assertTrue(WhichSystem.of(List.of(Demo.minibus()), new WhichSystem.Seen(Map.of(), Map.of(), Optional.empty())).sure());
+        assertEquals(Optional.empty(), WhichSystem.of(List.of(Demo.minibus()), new WhichSystem.Seen(Map.of(), Map.of(), Optional.empty())).next());
+        assertEquals(List.of(), WhichSystem.of(List.of(), new WhichSystem.Seen(Map.of(), Map.of(), Optional.empty())).candidates());
     }
 
     /** Whatever was seen: shares add up to one, and one more sign of an amplifier never makes it less likely. */
@@ -76,4 +77,22 @@ class WhichSystemTest {
     }
 
     private static double amplified(WhichSystem w) { return w.candidates().stream().filter(c -> c.vehicle().amplified()).mapToDouble(WhichSystem.Candidate::share).sum(); }
+
+    /** Same audio system, same face: only the month or the plugs at the back tell the generations apart. */
+    @Test void generationsThatLookAlikeAreToldByAMonthOrByThePlugs() {
+        List<Sheet.Vehicle> alike = List.of(Demo.vehicle("meridale-plover-2014-amplified"), Demo.crossover());
+        WhichSystem nothing = WhichSystem.of(alike, new WhichSystem.Seen(Map.of(AudioSign.CHASSIS_LABEL, true), Map.of(Trait.OPTION_CODE, "U4H"), Optional.empty()));
+        assertEquals(0.5, nothing.candidates().get(0).share(), 1e-12);
+        assertEquals(Optional.of(new WhichSystem.TraitLook(Trait.BUILT)), nothing.next());
+        for (Map<Trait, String> read : List.of(Map.of(Trait.BUILT, "2014-06"), Map.of(Trait.PLUGS, "6"))) {
+            WhichSystem told = WhichSystem.of(alike, new WhichSystem.Seen(Map.of(), read, Optional.empty()));
+            assertEquals("meridale-plover-2014-amplified", told.candidates().get(0).vehicle().id());
+            assertEquals(0.95, told.candidates().get(0).share(), 1e-12);
+        }
+    }
+
+    @Test void traitThatNoSheetStatesTellsNothing() {
+        List<Sheet.Vehicle> silent = List.of(Demo.vehicle("meridale-plover-2019-amplified", t -> t.replaceFirst("\"built\": \"[^\"]+\", ", "")), Demo.vehicle("meridale-plover-2019-plain", t -> t.replaceFirst("\"built\": \"[^\"]+\", ", "")));
+        assertEquals(0.5, WhichSystem.of(silent, new WhichSystem.Seen(Map.of(), Map.of(Trait.BUILT, "2018-03"), Optional.empty())).candidates().get(0).share(), 1e-12);
+    }
 }

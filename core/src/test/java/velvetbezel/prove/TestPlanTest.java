@@ -15,7 +15,7 @@ class TestPlanTest {
     private static Check check(TestPlan plan, String function) { return plan.checks().stream().filter(c -> c.function().id().text().equals(function)).findFirst().orElseThrow(); }
 
     @Test void onlyFunctionsOfThisCarAreTried() {
-        assertEquals(15, MINIBUS.checks().size());
+        assertEquals(22, MINIBUS.checks().size());
         assertTrue(MINIBUS.checks().stream().noneMatch(c -> c.function().id().text().equals("amplifier")));
     }
 

@@ -80,7 +80,7 @@ class HarnessDrawingTest {
 
     @Test void leadsCappedForOneReasonShareOneLineOfWords() {
         HarnessDrawing d = draw(Worksheet.of(Demo.crossoverJob()));
-        assertEquals(8, d.bars().size());
+        assertEquals(12, d.bars().size());
         assertEquals(1, d.texts().stream().filter(t -> t.text().startsWith("8 capped one by one: the factory amplifier drives")).count());
     }
 }

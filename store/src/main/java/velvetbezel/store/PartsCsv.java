@@ -95,7 +95,7 @@ public final class PartsCsv {
             case "stock", "days" -> text.matches("\\d{1,7}") && Integer.parseInt(text) <= MOST_PIECES ? Optional.of(Integer.parseInt(text))
                 : refuse(column, "\"%s\" is no count; a whole number from 0 to %d.".formatted(text, MOST_PIECES), faults);
             case "kind" -> one(text, t -> PartKind.find(t).map(PartKind::label), PartKind.all(), column, faults);
-            case "opening" -> one(text, t -> Opening.find(t).map(Opening::label), "one-DIN, two-DIN", column, faults);
+            case "opening" -> one(text, t -> Opening.find(t).map(Opening::label), Opening.all(), column, faults);
             default -> Optional.of(text);
         };
     }

@@ -88,8 +88,8 @@ class IntakeTest {
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
         kelfax-7,Ring,Kelfax,dash kit,-4,1,,,            | line 2: price "-4" is no price; a number from 0 such as 12.50.
         kelfax-7,Ring,Kelfax,dash kit,4,1.5,,,           | line 2: stock "1.5" is no count; a whole number from 0 to 1000000.
-        kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, antenna adapter, control interface, data module.
-        kelfax-7,Ring,Kelfax,dash kit,4,1,,,three-DIN    | line 2: opening "three-DIN" is not known; allowed: one-DIN, two-DIN.
+        kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, pass-through harness, antenna adapter, control interface, data module, amplifier bypass, camera adapter, camera, microphone, USB adapter, aux adapter, GPS antenna, satellite adapter, rear screen adapter, access lead, ground-loop isolator.
+        kelfax-7,Ring,Kelfax,dash kit,4,1,,,three-DIN    | line 2: opening "three-DIN" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN.
         Kelfax 7,Ring,Kelfax,dash kit,4,1,,,             | line 2: number "Kelfax 7" is no part number; 2 to 60 small letters, digits and hyphens.
         ,Ring,Kelfax,dash kit,4,1,,,                     | line 2: number is empty; every line names its part.
         kelfax-7,Ring,Kelfax                             | line 2: The line has 3 fields where the first line names 9 columns.
@@ -192,7 +192,7 @@ class IntakeTest {
         intakes.readSheets(id, texts);
         assertEquals(Map.of("changed", 1, "unchanged", 1, "refused", 1), intakes.counts(id));
         assertEquals("price: 389.0 → 399.0", intakes.rows(id, "changed", 9).get(0).note());
-        assertEquals(List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, two-DIN."), refused(id));
+        assertEquals(List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."), refused(id));
         intakes.take(id);
         assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
     }

@@ -32,6 +32,12 @@ final class Demo {
             "note", "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
         jobs.create("Vet's crossover", PEOPLE.get(1).name(), Map.of("customer", "Dr. Amsel, Quayside Vets", "vehicle", "meridale-plover-2019-amplified",
             "sign/chassis-label", "yes", "sign/grille-badge", "yes", "note", "Wants the phone on the screen. Chimes and wheel buttons must stay."));
+        jobs.create("Mobile library's van", PEOPLE.get(1).name(), Map.of("customer", "Harbour Libraries", "vehicle", "larkfen-porter-2011",
+            "note", "Radio torn out by a former owner, plug cut off. Wants music for the story hour and calls on the road."));
+        jobs.create("Wedding car", PEOPLE.get(0).name(), Map.of("customer", "Marlowe Weddings", "vehicle", "hasterley-regent-1994",
+            "note", "Keep the look, walnut if it can be had. The mast must go up and down as before."));
+        jobs.create("Estate with the radio that stays", PEOPLE.get(1).name(), Map.of("customer", "P. Ondrell", "vehicle", "brindlow-quern-2013",
+            "note", "Phone on a screen, sound as it is. Nothing may be cut."));
     }
 
     private Map<String, String> texts() {

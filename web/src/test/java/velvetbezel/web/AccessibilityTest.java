@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -18,6 +17,8 @@ import velvetbezel.store.Jobs;
 /** WCAG 2.2 AA as far as a machine can tell, at the bench and in the car. */
 class AccessibilityTest extends InBrowser {
     private static final List<String> LEVELS = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+    /** Colours are the same in a narrow window. */
+    private static final List<String> BESIDES_COLOUR = List.of("color-contrast");
     private int job;
 
     @BeforeAll void work() {
@@ -32,18 +33,20 @@ class AccessibilityTest extends InBrowser {
     private void check(String path) {
         Page page = window("ines", 1280, 844);
         page.navigate(path);
-        noFault(page);
+        noFault(page, List.of());
         fits(page);
         page.setViewportSize(390, 844);
         fits(page);
-        if (path.contains("/jobs/")) noFault(page);
+        if (path.contains("/jobs/")) noFault(page, BESIDES_COLOUR);
         page.context().close();
         assertEquals(List.of(), console.stream().filter(m -> !m.contains("404")).toList());
     }
 
-    private static void noFault(Page page) {
-        List<Rule> faults = new AxeBuilder(page).withTags(LEVELS).analyze().getViolations();
-        assertEquals(List.of(), faults.stream().map(f -> page.viewportSize().width + ": " + f.getId() + " " + f.getNodes().get(0).getHtml()).toList());
+    /** The engine's own script, asked for violations alone: a tenth of the work of a whole report. */
+    private static void noFault(Page page, List<String> without) {
+        page.evaluate(AxeBuilder.getAxeScript());
+        Object faults = page.evaluate("([levels, without]) => axe.run(document, {runOnly: {type: 'tag', values: levels}, rules: Object.fromEntries(without.map(r => [r, {enabled: false}])), resultTypes: ['violations']}).then(r => r.violations.map(v => innerWidth + ': ' + v.id + ' ' + v.nodes[0].html))", List.of(LEVELS, without));
+        assertEquals(List.of(), faults);
     }
 
     private static void fits(Page page) {

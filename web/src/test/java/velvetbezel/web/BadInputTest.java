@@ -42,10 +42,15 @@ class BadInputTest {
         vin            | 1M8GDM9AXKP04278      | A VIN has 17 characters; "1M8GDM9AXKP04278" has 16.
         vin            | 1M8GDM9AXKPI42788     | Character 12 is I, and a VIN has no I, O or Q. It is probably 1.
         baseline/power | SOMETIMES             | "SOMETIMES" is not allowed; one of NOT_TESTED, WORKED, FAULTY.
-        wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, memory, dimming
+        wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, retained power, memory
         wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted.
         reading/car.A.7/key off | a lot        | "a lot" is no voltage; type a number such as 12.4.
         colour         | red                   | is no field of a job.
+        trait/built    | June 2014             | "June 2014" is no month; type year and month as 2016-11.
+        trait/smell    | leather               | is no field of a job.
+        as built/A/4   | warmth                | "warmth" is not allowed; one of no wire, ground
+        as built/A/1   | amp remote            | this car's sheet has no wire for amp remote at any plug; add it to the sheet first.
+        as built/Z/1   | no wire               | is no position of this car's plugs.
         vehicle        | no-such-car           | This sheet is not in the library; import it, or choose another.
         settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour | blurple | "blurple" is not known; allowed: a colour or base/stripe from:
         settled/corrick-ferryman-2006/plugs[Z].colour | red                         | is no field of this sheet.
@@ -83,9 +88,9 @@ class BadInputTest {
     }
 
     @Test void sheetWithTwoOutputsTiedTogetherAndAFileThatIsNoJsonAreRefused() throws IOException {
-        String tied = Demo.text("ondel-47").replace("\"ports\": [", "\"wires\": [{\"from\": \"remote\", \"to\": \"aerial\", \"metres\": 0.1}], \"ports\": [");
+        String tied = Demo.text("tarnlight-minor").replace("\"ports\": [", "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
         says(site.preview("/sheets/import", "sheets", Map.of("tied.json", tied.getBytes(StandardCharsets.UTF_8), "text.json", "hello".getBytes(StandardCharsets.UTF_8))), 200,
-            "two outputs are tied together: remote of Ondel 47 and aerial of Ondel 47.", "is no JSON");
+            "two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor.", "is no JSON");
     }
 
     @Test void importOfNothingOrOfABrokenZipIsAnsweredInWords() throws IOException {

@@ -17,7 +17,7 @@ class ShelfTest extends InBrowser {
         Page page = window("ines");
         page.navigate("/parts");
         page.keyboard().press("/");
-        page.keyboard().type("plover amplified");
+        page.keyboard().type("amplified audio");
         assertThat(page.locator("#results h1")).hasText("1 part answers");
         page.keyboard().press("ArrowDown");
         assertThat(page.locator(".hit")).isFocused();
@@ -43,7 +43,7 @@ class ShelfTest extends InBrowser {
         Page page = window("ines");
         page.navigate("/jobs/214/wire");
         page.keyboard().press("/");
-        page.keyboard().type("bramblewick");
+        page.keyboard().type("plover plain");
         page.keyboard().press("Enter");
         assertThat(page.locator("h1")).hasText("Found");
         assertThat(page.locator("#work")).containsText("Meridale Plover");

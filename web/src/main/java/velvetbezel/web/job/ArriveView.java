@@ -1,21 +1,28 @@
 package velvetbezel.web.job;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.Function;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.store.Library;
 
 /** Arrive: which car, which audio system, what the customer wants, and what worked before anything was touched. */
 public record ArriveView(Frame frame, String heading, String verdict, List<Option> vehicles, Input vin, String vinWarning, String vinYear, Input customer, Input note,
-                         List<Sign> signs, String audio, Question.Mark audioMark, List<Candidate> candidates, String look, List<Group> groups) {
+                         List<Sign> signs, List<Read> traits, String audio, Question.Mark audioMark, List<Candidate> candidates, String look, List<Built> built, int changed, List<String> roles, List<Group> groups) {
     public record Option(String id, String name, boolean chosen) {}
 
     /** A text a person types. */
@@ -23,6 +30,12 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
 
     /** @param answer "yes", "no" or empty text; @param decides whether it would decide most now */
     public record Sign(String field, String id, String text, String answer, boolean decides) {}
+
+    /** A trait that sheets of this model state. @param values what they state */
+    public record Read(String field, String id, String text, String value, List<String> values, boolean decides) {}
+
+    /** A position of the car's plugs. @param sheet what its sheet says; @param now what a former owner made of it, or empty text */
+    public record Built(String field, String id, String place, String sheet, String now) {}
 
     /** A sheet of this model. @param share how sure, in words */
     public record Candidate(String id, String name, String share, int percent, boolean chosen) {}
@@ -37,8 +50,34 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
         String vin = open.value(Fields.VIN);
         return new ArriveView(Frame.of(open, Station.ARRIVE, trouble), heading(open), verdict(open), vehicles.stream().map(v -> new Option(v.id(), v.name(), v.id().equals(chosen))).toList(),
             input(open, Fields.VIN), Questions.vin(vin).flatMap(Vin::warning).orElse(""), year(open, vin), input(open, Fields.CUSTOMER), input(open, Fields.NOTE),
-            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.value(Fields.sign(s)), open.which().flatMap(WhichSystem::next).filter(s::equals).isPresent())).toList(),
-            audio(open), audioMark(open), candidates(open), look(open), groups(open));
+            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.value(Fields.sign(s)), decides(open, new WhichSystem.SignLook(s)))).toList(),
+            traits(open), audio(open), audioMark(open), candidates(open), look(open), built(open), (int) built(open).stream().filter(b -> !b.now.isEmpty()).count(), roles(open), groups(open));
+    }
+
+    private static boolean decides(OpenJob open, WhichSystem.Look look) { return open.which().flatMap(WhichSystem::next).filter(look::equals).isPresent(); }
+
+    /** Only what a sheet of this model states can tell it from the others. */
+    private static List<Read> traits(OpenJob open) {
+        List<Sheet.Vehicle> sheets = open.which().map(w -> w.candidates().stream().map(WhichSystem.Candidate::vehicle).toList()).orElse(List.of());
+        return Arrays.stream(Trait.values()).filter(t -> sheets.size() > 1 && sheets.stream().anyMatch(s -> s.traits().containsKey(t))).map(t -> new Read(Fields.trait(t), Ids.of(Fields.trait(t)), t.text(), open.value(Fields.trait(t)),
+            t == Trait.BUILT ? List.of() : sheets.stream().map(s -> s.traits().get(t)).filter(Objects::nonNull).distinct().sorted().toList(), decides(open, new WhichSystem.TraitLook(t)))).toList();
+    }
+
+    private static List<Built> built(OpenJob open) {
+        List<Built> built = new ArrayList<>();
+        open.factory().ifPresent(f -> {
+            for (Plug plug : f.recipe().vehicle().car().plugs())
+                for (Position p : plug.positions()) {
+                    String field = Fields.asBuilt(plug, p);
+                    built.add(new Built(field, Ids.of(field), plug.id() + " " + p.number(), p.role().map(LeadRole::label).orElse("empty"), open.value(field)));
+                }
+        });
+        return built;
+    }
+
+    /** Roles that this car has a wire for. */
+    private static List<String> roles(OpenJob open) {
+        return open.factory().stream().flatMap(f -> f.recipe().vehicle().car().plugs().stream()).flatMap(p -> p.positions().stream()).flatMap(p -> p.role().stream()).distinct().sorted().map(LeadRole::label).toList();
     }
 
     private static Input input(OpenJob open, String field) { return new Input(field, field, open.value(field)); }

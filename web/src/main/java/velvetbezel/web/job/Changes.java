@@ -61,7 +61,7 @@ class Changes {
         return accepted;
     }
 
-    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || field.startsWith("settled/"); }
+    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || Fields.rebuilds(field); }
 
     /** The job as it would be; what cannot be built is refused at the field that was changed. */
     private OpenJob after(OpenJob before, Map<String, Optional<String>> changes) {

@@ -12,7 +12,9 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
+import velvetbezel.harness.Installation;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
@@ -34,7 +36,7 @@ public class Desk {
     private final Library library;
     private final Recent<String, Optional<Computed>> recent = new Recent<>(KEPT);
 
-    private record Computed(Sheet.Vehicle vehicle, Set<FunctionId> had, Optional<Design> design) {}
+    private record Computed(Sheet.Vehicle vehicle, Installation factory, Set<FunctionId> had, Optional<Design> design) {}
 
     /** No job has this number. */
     public static class NoSuchJob extends RuntimeException {
@@ -63,7 +65,7 @@ public class Desk {
             computed = Optional.empty();
         }
         Optional<Sheet.Vehicle> vehicle = computed.map(Computed::vehicle);
-        return new OpenJob(job, catalogue, vehicle, vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
+        return new OpenJob(job, catalogue, vehicle, computed.map(Computed::factory), vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
             computed.flatMap(Computed::design), jobs.undoable(job.id()), Map.of(), trouble);
     }
 
@@ -71,30 +73,40 @@ public class Desk {
     private WhichSystem which(Job job, Sheet.Vehicle chosen) {
         List<Sheet.Vehicle> sheets = library.model(chosen.make(), chosen.model()).stream().map(s -> s.id().equals(chosen.id()) ? chosen : s).toList();
         Optional<Integer> year = chosen.northAmerica() ? job.field(Fields.VIN).flatMap(Questions::vin).flatMap(Vin::modelYear) : Optional.empty();
-        return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, OpenJob.signs(job), year);
+        return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, OpenJob.seen(job, year));
     }
 
     /** What the computation depends on: the job's sheets and settled facts, and the library's revision. */
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
         new TreeMap<>(job.fields()).forEach((field, value) -> {
-            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || field.startsWith("settled/")) key.append('\n').append(field).append('=').append(value);
+            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || Fields.rebuilds(field)) key.append('\n').append(field).append('=').append(value);
         });
         return key.toString();
     }
 
     private Optional<Computed> compute(Job job, Map<String, String> own, Catalogue catalogue) {
         return job.field(Fields.VEHICLE).map(id -> {
-            Sheet.Vehicle vehicle = (Sheet.Vehicle) settled(job, document(own, id));
-            Set<FunctionId> had = Outcomes.fulfilled(Builder.factory(vehicle), catalogue);
-            return new Computed(vehicle, had, design(job, own, vehicle, catalogue));
+            Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
+            Installation factory = Builder.factory(sheet);
+            Sheet.Vehicle vehicle = AsBuilt.of(sheet, asBuilt(job));
+            return new Computed(vehicle, factory, Outcomes.fulfilled(factory, catalogue), design(job, own, factory, vehicle, catalogue));
         });
     }
 
-    private Optional<Design> design(Job job, Map<String, String> own, Sheet.Vehicle vehicle, Catalogue catalogue) {
+    /** What former owners changed, "plug/position" to what is there now. */
+    private static Map<String, String> asBuilt(Job job) {
+        Map<String, String> changes = new TreeMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.AS_BUILT)) changes.put(field.substring(Fields.AS_BUILT.length()), value);
+        });
+        return changes;
+    }
+
+    private Optional<Design> design(Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
         return job.field(Fields.RADIO).map(radio -> {
             List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
-            return Design.of(Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts), catalogue);
+            return Design.of(factory, Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts), catalogue);
         });
     }
 

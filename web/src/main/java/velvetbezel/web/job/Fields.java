@@ -3,14 +3,20 @@ package velvetbezel.web.job;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Result;
+import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.units.Volts;
 import velvetbezel.worksheet.Reading;
@@ -27,6 +33,8 @@ final class Fields {
     static final String DONE = "done";
     static final String MUST_STAY = "must stay";
     static final List<String> WISHES = List.of(MUST_STAY, "wanted");
+    /** Changes of former owners, by plug and position. */
+    static final String AS_BUILT = "as built/";
     static final String SEEN = "yes";
     static final List<String> SIGNS = List.of(SEEN, "no");
     static final String AGREES = "agrees";
@@ -37,6 +45,10 @@ final class Fields {
     private Fields() {}
 
     static String sign(AudioSign sign) { return "sign/" + sign.id(); }
+
+    static String trait(Trait trait) { return "trait/" + trait.label(); }
+
+    static String asBuilt(Plug plug, Position p) { return AS_BUILT + plug.id() + "/" + p.number(); }
 
     static String wish(FunctionId f) { return "wish/" + f; }
 
@@ -56,6 +68,9 @@ final class Fields {
 
     static String settled(FieldRef f) { return "settled/" + f.sheet() + "/" + f.path(); }
 
+    /** Whether the car is another one, electrically, with this field. */
+    static boolean rebuilds(String field) { return field.startsWith("settled/") || field.startsWith(AS_BUILT); }
+
     /** The function a field speaks of, if it speaks of one. */
     static Optional<FunctionId> function(String field) {
         return List.of("wish/", "baseline/", "result/", "result note/").stream().filter(field::startsWith).findFirst().map(prefix -> new FunctionId(field.substring(prefix.length())));
@@ -74,6 +89,8 @@ final class Fields {
         return Optional.of(switch (kind) {
             case VIN -> new Vin(value).text();
             case "sign" -> one(field, value, SIGNS);
+            case "trait" -> trait(field, value);
+            case "as built" -> one(field, value, Stream.concat(Stream.of(AsBuilt.NO_WIRE), Arrays.stream(LeadRole.values()).map(LeadRole::label)).toList());
             case "wish" -> one(field, value, WISHES);
             case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
             case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());
@@ -83,6 +100,12 @@ final class Fields {
             case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, "result note", "settled" -> value;
             default -> throw new InvalidInput(field, "is no field of a job.");
         });
+    }
+
+    private static String trait(String field, String value) {
+        Trait trait = Trait.find(field.substring("trait/".length())).orElseThrow(() -> new InvalidInput(field, "is no field of a job."));
+        if (trait == Trait.BUILT && !value.matches("(19|20)\\d\\d-(0[1-9]|1[0-2])")) throw new InvalidInput(field, "\"%s\" is no month; type year and month as 2016-11.".formatted(value));
+        return value;
     }
 
     private static String one(String field, String value, List<String> allowed) {

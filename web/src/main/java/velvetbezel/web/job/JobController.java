@@ -42,8 +42,8 @@ class JobController {
     String job(@PathVariable int number) { return "redirect:" + pages.open(number).path(Station.ARRIVE); }
 
     @GetMapping("/jobs/{number}/{station:arrive|match|wire|prove|hand-over}")
-    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, Model model) {
-        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent()), Frame.Trouble.NONE, model);
+    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, @RequestParam Optional<String> all, Model model) {
+        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), all.isPresent()), Frame.Trouble.NONE, model);
     }
 
     private String show(OpenJob open, Station station, JobPages.Look look, Frame.Trouble trouble, Model model) {
@@ -85,7 +85,7 @@ class JobController {
         var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
         Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
         Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> URLDecoder.decode(c, StandardCharsets.UTF_8));
-        return show(open, station, new JobPages.Look(check, query.containsKey("read")), trouble, model);
+        return show(open, station, new JobPages.Look(check, query.containsKey("read"), query.containsKey("all")), trouble, model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */

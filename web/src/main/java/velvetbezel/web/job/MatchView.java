@@ -15,7 +15,10 @@ import velvetbezel.match.Matched;
 import velvetbezel.sheet.Sheet;
 
 /** Match: every complete kit, what it costs, keeps and loses, and why the other parts are out. */
-public record MatchView(Frame frame, String heading, String verdict, List<KitRow> kits, List<Matched.Out> out, boolean car) {
+public record MatchView(Frame frame, String heading, String verdict, List<KitRow> kits, int more, List<Matched.Out> out, boolean car) {
+    /** So many kits are shown at once; the best come first. */
+    private static final int FIRST = 8;
+
     /** One line of a sum. */
     public record Item(String name, String price, String minutes) {}
 
@@ -27,12 +30,14 @@ public record MatchView(Frame frame, String heading, String verdict, List<KitRow
      * @param radio  id of the radio's sheet; @param parts ids of the parts' sheets, comma-separated
      */
     public record KitRow(String letter, String radio, String parts, String name, String partNames, List<Item> items, String price, String labour, int kept, int losses,
-                         List<Effect> changed, List<Effect> lost, List<String> gained, List<String> unknown, boolean chosen, boolean allowed) {}
+                         List<Effect> changed, List<Effect> lost, String gained, List<String> unknown, List<String> remarks, boolean chosen, boolean allowed) {}
 
-    static MatchView of(OpenJob open, Optional<Matched> matched, Frame.Trouble trouble) {
+    /** @param all every kit, not only the first ones and the chosen one */
+    static MatchView of(OpenJob open, Optional<Matched> matched, boolean all, Frame.Trouble trouble) {
         List<KitRow> rows = new ArrayList<>();
         matched.ifPresent(m -> m.kits().forEach(k -> rows.add(row(open, k, rows.size()))));
-        return new MatchView(Frame.of(open, Station.MATCH, trouble), heading(open, rows), verdict(open, rows), rows, matched.map(Matched::out).orElse(List.of()), matched.isPresent());
+        List<KitRow> shown = all ? rows : rows.stream().filter(k -> k.chosen || rows.indexOf(k) < FIRST).toList();
+        return new MatchView(Frame.of(open, Station.MATCH, trouble), heading(open, rows), verdict(open, rows), shown, rows.size() - shown.size(), matched.map(Matched::out).orElse(List.of()), matched.isPresent());
     }
 
     private static String heading(OpenJob open, List<KitRow> rows) {
@@ -58,12 +63,13 @@ public record MatchView(Frame frame, String heading, String verdict, List<KitRow
     private static KitRow row(OpenJob open, Kit kit, int index) {
         List<Item> items = new ArrayList<>(List.of(new Item(kit.radio().name(), Words.money(kit.radio().priceCents()), "")));
         kit.parts().forEach(p -> items.add(new Item(p.name(), Words.money(p.priceCents()), Words.minutes(p.minutes()))));
+        kit.places().forEach(a -> items.add(new Item("Way to the plug " + a.place(), "", Words.minutes(a.minutes()))));
         String parts = kit.parts().stream().map(Sheet::id).collect(Collectors.joining(","));
         List<Effect> lost = together(kit.lost().stream().map(f -> lost(open, f, (Outcome.Lost) kit.outcomes().get(f))).toList());
         int kept = (int) kit.outcomes().values().stream().filter(Outcome.Kept.class::isInstance).count();
         boolean allowed = open.catalogue().functions().stream().allMatch(f -> !open.mustStay(f.id()) || kit.working().contains(f.id()));
         return new KitRow(letter(index), kit.radio().id(), parts, kit.radio().device().name(), kit.parts().stream().map(Sheet::name).collect(Collectors.joining(" · ")), items,
-            Words.money(kit.priceCents()), Words.minutes(kit.minutes()), kept, kit.lost().size(), changed(open, kit.outcomes()), lost, names(open, kit.gained()), names(open, kit.unknown()),
+            Words.money(kit.priceCents()), Words.minutes(kit.minutes()), kept, kit.lost().size(), changed(open, kit.outcomes()), lost, String.join(", ", names(open, kit.gained())), names(open, kit.unknown()), kit.remarks(open.vehicle().orElseThrow()),
             kit.radio().id().equals(open.value(Fields.RADIO)) && parts.equals(open.value(Fields.PARTS)), allowed);
     }
 

@@ -16,10 +16,10 @@ class Matching {
     Matching(Library library) { this.library = library; }
 
     /** A colour never changes what becomes of a function. */
-    private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || field.startsWith("settled/") && !field.endsWith(".colour"); }
+    private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour"); }
 
     Matched kits(OpenJob open) {
         String facts = open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList().toString();
-        return recent.get(library.revision() + facts, () -> Matcher.match(open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
+        return recent.get(library.revision() + facts, () -> Matcher.match(open.factory().orElseThrow(), open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
     }
 }

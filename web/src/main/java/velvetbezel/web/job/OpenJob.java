@@ -10,6 +10,7 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
+import velvetbezel.harness.Installation;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
@@ -18,6 +19,7 @@ import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 import velvetbezel.store.Job;
 import velvetbezel.store.LogEntry;
 import velvetbezel.units.Volts;
@@ -27,12 +29,14 @@ import velvetbezel.worksheet.Reading;
 /**
  * A job with the sheets it rests on and what follows from them.
  *
+ * @param vehicle as former owners left it
+ * @param factory as it left its maker; what is kept or lost is told against it
  * @param which   how sure the vehicle's trim is; empty without a vehicle
  * @param had     functions of the factory installation; empty without a vehicle
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
+record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Optional<Installation> factory, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
                Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
     /** A check with what was found at arrival and now. */
     record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
@@ -71,6 +75,13 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Op
         return signs;
     }
 
+    /** What was seen of the car that tells look-alikes apart. */
+    static WhichSystem.Seen seen(Job job, Optional<Integer> year) {
+        Map<Trait, String> traits = new EnumMap<>(Trait.class);
+        for (Trait t : Trait.values()) job.field(Fields.trait(t)).ifPresent(v -> traits.put(t, v));
+        return new WhichSystem.Seen(signs(job), traits, year);
+    }
+
     Optional<AudioSign.Verdict> audio() { return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified())); }
 
     List<JointRow> joints() { return design.map(d -> d.worksheet().joints()).orElse(List.of()); }
@@ -97,7 +108,7 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Op
             .map(Map.Entry::getKey).toList()).orElse(List.of());
     }
 
-    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
+    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, factory, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
 
     String path(Station station) { return "/jobs/" + job.number() + "/" + station.path(); }
 }

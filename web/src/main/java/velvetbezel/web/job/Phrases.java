@@ -11,6 +11,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.harness.Recipe;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 
 /** How fields of a job and changes to them are told in the log. */
 final class Phrases {
@@ -40,6 +41,8 @@ final class Phrases {
         String rest = field.substring(slash + 1);
         return switch (field.substring(0, slash)) {
             case "sign" -> "Seen, " + Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
+            case "trait" -> Trait.find(rest).map(Trait::text).orElse(rest);
+            case "as built" -> "Changed by a former owner, position " + rest.replace("/", " ");
             case "wish" -> "Wish, " + function(rest);
             case "baseline" -> "Baseline, " + function(rest);
             case "result" -> "Final test, " + function(rest);
