@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 
 /** Each package of the core uses only those above it, and none knows a framework, files, the clock or chance. */
 class ArchitectureTest {
-    private static final List<String> ORDER = List.of("units", "state", "sheet", "harness", "circuit", "run", "function", "match", "worksheet", "prove", "identify");
+    private static final List<String> ORDER = List.of("units", "state", "sheet", "draft", "harness", "circuit", "run", "function", "match", "worksheet", "prove", "identify");
     private static final JavaClasses CORE = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("velvetbezel");
 
     @Test void packagesUseOnlyThoseAboveThem() {

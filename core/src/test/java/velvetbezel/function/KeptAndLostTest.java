@@ -96,7 +96,7 @@ class KeptAndLostTest {
             row("parking sensors", CROSSOVER, NO_LINK, "position data 1 (radio data) of Ondel 47"),
             row("rear camera", CROSSOVER, CROSSOVER.replace("kelfax-plover-camera-voice", "hobwright-plover-camera-12"), "Supply of the factory camera reads 12.3 V, more than the 7.5 V allowed"),
             row("camera by hand", QUERN, without(QUERN, "kelfax-plate-camera"), "position camera 1 (camera) of Ondel Over 9"),
-            row("usb", CROSSOVER, without(CROSSOVER, "kelfax-plover-usb"), "Nothing takes up position usb 1 (usb) of the car's plug"),
+            row("usb", CROSSOVER, without(CROSSOVER, "kelfax-plover-usb"), "Nothing takes up position usb 1 (USB) of the car's plug"),
             row("aux", CROSSOVER.replace("camera-voice", "camera-aux"), CROSSOVER, "Nothing takes up position second 9 (aux input) of the car's plug"),
             row("rear entertainment", OLDER, without(OLDER, "kelfax-plover-rear-screen"), "Nothing takes up position radio 1 (rear screen) of Kelfax rear-screen adapter"),
             row("settings menus", CROSSOVER, NO_LINK, "position data 1 (radio data)"), row("gauges", CROSSOVER, NO_LINK, "position data 1 (radio data)"),

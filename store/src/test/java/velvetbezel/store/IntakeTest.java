@@ -11,6 +11,8 @@ import java.io.StringWriter;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.stream.Stream;
+import java.util.ArrayList;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -21,6 +23,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import velvetbezel.sheet.Opening;
+import velvetbezel.draft.Pinout;
 import velvetbezel.sheet.InvalidInput;
 
 /** Bringing in sheets and lists of parts: previewed, whole or not at all, cancelled without a trace. */
@@ -170,6 +174,29 @@ class IntakeTest {
         StringWriter again = new StringWriter();
         library.writeParts(again);
         assertEquals(parts.toString(), again.toString());
+    }
+
+    /** A vehicle entered from its pinout and its amplified sister: exported, wiped, brought back, and equal. */
+    @Test void vehiclesFromPinoutsComeBackEqual() throws Exception {
+        for (String system : List.of("", "line ")) {
+            List<Pinout.Line> speakers = new ArrayList<>();
+            for (String corner : List.of("rr", "fr", "fl", "rl")) for (String half : List.of("+", "-")) speakers.add(new Pinout.Line(speakers.size() + 1, system + corner + half, "GN/BN", ""));
+            Pinout paper = new Pinout("corrick-tern" + (system.isEmpty() ? "" : "-amplified"), "Corrick Tern " + system, "Corrick", "Tern", "van " + system, 2007, 2011, Opening.ONE_DIN, false, List.of(), List.of(), false,
+                List.of(new Pinout.PlugLines("A", "ISO 10487 A", true, 8, List.of(new Pinout.Line(4, "acc", "VT/WH", ""), new Pinout.Line(5, "rem", "", ""), new Pinout.Line(7, "30", "RD", "16"), new Pinout.Line(8, "31", "BN", ""))),
+                    new Pinout.PlugLines("B", "ISO 10487 B", true, 8, speakers)));
+            if (system.isEmpty()) paper = new Pinout(paper.id(), paper.name(), paper.make(), paper.model(), paper.trim(), 2007, 2011, paper.opening(), false, List.of(), List.of(), false,
+                List.of(new Pinout.PlugLines("A", "ISO 10487 A", true, 8, paper.plugs().get(0).lines().stream().filter(l -> !l.role().equals("rem")).toList()), paper.plugs().get(1)));
+            library.take(Map.of("form", Json.write(paper.sheet(StandardBlocks.all(), Map.of("from", "printed", "by", "label")))), "Ines");
+        }
+        byte[] vehicles = library.zip("vehicle");
+        List<String> before = Stream.of("corrick-tern", "corrick-tern-amplified").map(id -> library.find(id).orElseThrow().body()).toList();
+        DSLContext db = TestDatabase.fresh();
+        library = new Library(db);
+        intakes = new Intakes(db, library, Clock.systemUTC());
+        UUID zip = intakes.open("sheets", "vehicles.zip", "Ines", 0);
+        intakes.readSheets(zip, Intakes.unzip(vehicles));
+        intakes.take(zip);
+        for (int i = 0; i < 2; i++) assertTrue(Json.same(before.get(i), library.find(i == 0 ? "corrick-tern" : "corrick-tern-amplified").orElseThrow().body()));
     }
 
     private List<Listing> everything() { return shelves.find(new Shelves.Query("part", "", "", "", "", "", false, false, Optional.empty(), 0), 500).items(); }

@@ -5,15 +5,20 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.drawing.Shapes;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Builder;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fact;
+import velvetbezel.sheet.Geometry;
 import velvetbezel.sheet.Lead;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
@@ -22,7 +27,7 @@ import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
 
 /** One sheet: its facts, its plugs position by position, its leads. */
-public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions, String lacks, int revision, List<Past> past, List<Other> others) {
+public record SheetView(String id, String name, String shelf, String source, List<Line> facts, List<Table> tables, List<Sheet.Caution> cautions, String lacks, boolean wired, int revision, List<Past> past, List<Other> others) {
     /** A change, and the revision it made way for. */
     public record Past(int revision, String when, String who, String what) {}
 
@@ -47,7 +52,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
         if (!l.families().isEmpty()) facts.add(new Line("Plug family", String.join(", ", l.families())));
         facts.addAll(commerce(l));
         String lacks = l.type().equals("dash kit") ? "which opening it fills, which radio it takes, and for which vehicles" : "its plugs position by position, its bare leads with role and colour, and what it makes";
-        return new SheetView(l.id(), l.name(), l.kind() + "s", "", facts, List.of(), List.of(), "Not yet buildable: it is known from a list only. It lacks a sheet that says %s.".formatted(lacks), 0, List.of(), List.of());
+        return new SheetView(l.id(), l.name(), l.kind() + "s", "", facts, List.of(), List.of(), "Not yet buildable: it is known from a list only. It lacks a sheet that says %s.".formatted(lacks), false, 0, List.of(), List.of());
     }
 
     private static List<Line> commerce(Listing l) { return List.of(new Line("Price", ShelfView.price(l)), new Line("Stock", ShelfView.stock(l))); }
@@ -61,21 +66,38 @@ public record SheetView(String id, String name, String shelf, String source, Lis
             facts.addAll(List.of(new Line("Make and model", v.make() + " " + v.model()), new Line("Trim", v.trim()), new Line("Years", v.fromYear() + " to " + v.toYear()),
                 new Line("Opening", v.opening().label()), new Line("Audio system", v.amplified() ? "amplified" : "plain"), new Line("Steering buttons", String.join(", ", v.buttons())),
                 new Line("Devices", v.devices().stream().map(Device::name).collect(Collectors.joining(", ")))));
+            geometry("Opening and room", v.space()).ifPresent(facts::add);
+            if (!v.traits().isEmpty()) facts.add(new Line("Told by", v.traits().entrySet().stream().sorted(Map.Entry.comparingByKey()).map(t -> t.getKey().label() + " " + t.getValue()).collect(Collectors.joining("; "))));
+            List<String> has = Outcomes.fulfilled(Builder.factory(v), library.catalogue()).stream().flatMap(f -> library.catalogue().find(f).stream()).map(f -> f.name().toLowerCase(Locale.ROOT)).toList();
+            facts.add(new Line("Functions", has.isEmpty() ? "no function: nothing plays" : "%d functions: %s".formatted(has.size(), String.join(", ", has))));
             v.car().plugs().forEach(p -> tables.add(plug(sheet, p)));
             cautions = v.cautions();
         } else if (sheet instanceof Sheet.Radio r) {
             facts.addAll(List.of(new Line("Size", r.size().label()), new Line("Price", ShelfView.money(r.priceCents()))));
+            if (r.screen()) facts.add(new Line("Architecture", "a screen over the factory radio, which stays"));
+            geometry("Face and chassis", r.body()).ifPresent(facts::add);
             device(sheet, r.device(), tables);
         } else {
             Sheet.Part p = (Sheet.Part) sheet;
             facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Labour", p.minutes() + " min")));
             listing.ifPresent(l -> facts.addAll(commerce(l)));
             p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
+            if (!p.finishes().isEmpty()) facts.add(new Line("Colours", String.join(", ", p.finishes())));
+            geometry("Takes behind the dash", p.takes()).ifPresent(facts::add);
             p.device().ifPresent(d -> device(sheet, d, tables));
         }
-        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "", library.revision(sheet.id()),
+        return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "", !(sheet instanceof Sheet.Part p && p.device().isEmpty()), library.revision(sheet.id()),
             library.history(sheet.id()).stream().map(h -> new Past(h.revision(), WHEN.format(h.at()), h.who(), h.what())).toList(),
             library.entries(document.kind()).stream().filter(e -> !e.id().equals(sheet.id())).limit(MOST_OTHERS).map(e -> new Other(e.id(), e.name())).toList());
+    }
+
+    /** Measures that somebody stated; empty where nobody did. */
+    private static Optional<Line> geometry(String name, Geometry g) {
+        List<String> known = new ArrayList<>();
+        g.width().known().ifPresent(w -> known.add(w + " wide"));
+        g.height().known().ifPresent(h -> known.add(h + " high"));
+        g.depth().known().ifPresent(d -> known.add(d + " deep"));
+        return known.isEmpty() ? Optional.empty() : Optional.of(new Line(name, String.join(", ", known)));
     }
 
     private static void device(Sheet sheet, Device device, List<Table> tables) {
@@ -99,7 +121,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
     private static Wire wire(Sheet sheet, String place, LeadRole role, Fact<WireColour> colour, Fact<Gauge> gauge, String goes) {
         boolean drawn = role.group() != LeadRole.Group.PLUGGED && role.group() != LeadRole.Group.LINE || colour.known().isPresent();
         return new Wire(place, role.label(), drawn ? Shapes.Wire.of("M1 6H33", colour, place, words(colour)) : null, drawn ? words(colour) : "",
-            gauge.known().map(g -> "AWG " + g.nearestAwg()).orElse(""), goes, from(sheet, colour));
+            gauge instanceof Fact.Known<Gauge> g ? "AWG %d%s".formatted(g.value().nearestAwg(), g.from().origin() == Provenance.Origin.ASSUMED ? " assumed" : "") : "", goes, from(sheet, colour));
     }
 
     private static String words(Fact<WireColour> colour) {
