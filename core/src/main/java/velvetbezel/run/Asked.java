@@ -18,6 +18,8 @@ final class Asked {
     private final Set<StateField> fields = EnumSet.noneOf(StateField.class);
     private final Set<String> buttons = new HashSet<>();
     private final Set<String> settings = new HashSet<>();
+    /** Whether a number is missing. */
+    private boolean open;
 
     private Asked() {}
 
@@ -60,7 +62,10 @@ final class Asked {
         if (effect instanceof Effect.Diode d) number(d.onOhms());
     }
 
+    boolean open() { return open; }
+
     private void number(Quantity q) {
+        if (q instanceof Quantity.Open) open = true;
         if (q instanceof Quantity.Follows) fields.add(StateField.DIMMER);
     }
 

@@ -3,16 +3,13 @@ package velvetbezel.run;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.circuit.Branch;
 import velvetbezel.circuit.Netlist;
-import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Conductor;
 import velvetbezel.harness.ConductorId;
 import velvetbezel.harness.Islands;
-import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Quantity;
@@ -30,20 +27,15 @@ final class Circuitry {
     private final Set<ConductorId> closedIds;
     private final List<Branch> conductorBranches;
 
-    /** Networks solved before: rules that change no current leave the network as it was. */
-    private final Map<Netlist, Solution> solved;
-
-    Circuitry(Plan plan, VehicleState state, Assumption assumption, Map<Netlist, Solution> solved) {
-        this.solved = solved;
+    Circuitry(Plan plan, VehicleState state, Assumption assumption) {
         this.plan = plan;
         this.state = state;
         this.assumption = assumption;
-        this.closed = plan.installation.conductors().stream().filter(this::isClosed).toList();
+        List<Plan.Ends> ends = plan.ends.stream().filter(e -> isClosed(e.conductor())).toList();
+        this.closed = ends.stream().map(Plan.Ends::conductor).toList();
         this.closedIds = closed.stream().map(Conductor::id).collect(Collectors.toUnmodifiableSet());
-        this.conductorBranches = closed.stream().<Branch>map(c -> resistor(node(c.a()), node(c.b()), c.ohms())).toList();
+        this.conductorBranches = ends.stream().<Branch>map(e -> resistor(e.a(), e.b(), e.conductor().ohms())).toList();
     }
-
-    private int node(TerminalId id) { return plan.nodes.get(id); }
 
     private boolean isClosed(Conductor c) {
         if (c.closed() instanceof Fact.Missing<Boolean> missing) return assumption.last(missing.field(), state);
@@ -73,8 +65,6 @@ final class Circuitry {
         Effect.Diode d = (Effect.Diode) effect;
         return new Branch.Diode(unit.node(d.anode()), unit.node(d.cathode()), value(d.forwardVolts()), Math.max(LEAST_OHMS, value(d.onOhms())));
     }
-
-    Solution solve(Wired wired) { return solved.computeIfAbsent(wired.netlist(), Netlist::solve); }
 
     /** Nets as signals see them: conductors, and connections of at most 10 Ω in force. */
     Islands signalNets(BitSet inForce) {

@@ -34,17 +34,18 @@ public final class Picture {
     private final Islands nets;
     private final Signals.Heard heard;
 
-    Picture(Plan plan, VehicleState state, Assumption assumption, Learned learned, Map<String, String> modes, BitSet inForce, Circuitry circuitry) {
+    Picture(Plan plan, VehicleState state, Assumption assumption, Learned learned, Map<String, String> modes, BitSet inForce, Wirings wirings) {
         this.plan = plan;
         this.state = state;
         this.assumption = assumption;
         this.learned = learned;
         this.modes = Map.copyOf(modes);
         this.inForce = (BitSet) inForce.clone();
-        this.wired = circuitry.wired(inForce);
-        this.solution = circuitry.solve(wired);
-        this.nets = circuitry.signalNets(inForce);
-        this.heard = new Signals(plan, inForce, solution, nets).follow();
+        Wirings.Wiring wiring = wirings.of(state, inForce);
+        this.wired = wiring.wired();
+        this.solution = wiring.solution();
+        this.nets = wiring.nets();
+        this.heard = wirings.heard(wiring, inForce);
     }
 
     Plan plan() { return plan; }

@@ -1,6 +1,7 @@
 package velvetbezel.run;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,9 +13,11 @@ import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.Choice;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Effect;
+import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Quantity;
 import velvetbezel.sheet.Rule;
 import velvetbezel.state.VehicleState;
 
@@ -58,6 +61,8 @@ final class Plan {
     /** Rules that enter a mode. */
     final List<Ruled> entering = new ArrayList<>();
     final List<Socket> sockets = new ArrayList<>();
+    /** Conductors with their nodes. */
+    final List<Ends> ends = new ArrayList<>();
     final Map<PortRef, Socket> byRef = new HashMap<>();
     /** How many conditions there are. */
     private int conditions;
@@ -65,7 +70,13 @@ final class Plan {
     final Map<String, String> startSettings = new HashMap<>();
     /** Rules that carry on what arrives at a port. */
     final Map<PortRef, List<Carrying>> carrying = new HashMap<>();
+    /** Rules that change currents, and rules that send signals. */
+    final BitSet electrical = new BitSet();
+    final BitSet sending = new BitSet();
     private final Asked asked;
+    private final boolean open;
+
+    record Ends(Conductor conductor, int a, int b) {}
 
     record Carrying(Ruled ruled, Effect.Carry carry) {}
 
@@ -73,14 +84,13 @@ final class Plan {
         this.installation = installation;
         number(REFERENCE);
         for (Instance instance : installation.instances()) units.add(unit(instance));
-        for (Conductor c : installation.conductors()) {
-            number(c.a());
-            number(c.b());
-        }
+        for (Conductor c : installation.conductors()) ends.add(new Ends(c, number(c.a()), number(c.b())));
         for (Unit unit : units) for (Rule rule : unit.device().rules()) rules.add(new Ruled(rules.size(), unit, rule, new RuleRef(unit.id(), rule.id())));
         for (Ruled r : rules) {
             rulesByRef.put(r.ref(), r);
             if (r.rule().then().stream().anyMatch(Effect.Enter.class::isInstance)) entering.add(r);
+            if (electrical(r.rule())) electrical.set(r.index());
+            if (r.rule().then().stream().anyMatch(e -> e instanceof Effect.Emit || e instanceof Effect.Carry)) sending.set(r.index());
             for (Effect e : r.rule().then())
                 if (e instanceof Effect.Carry c) carrying.computeIfAbsent(new PortRef(r.unit().id(), c.in()), k -> new ArrayList<>()).add(new Carrying(r, c));
         }
@@ -90,7 +100,11 @@ final class Plan {
         }
         startSettings.putAll(installation.settings());
         asked = Asked.by(units);
+        open = asked.open() || installation.conductors().stream().anyMatch(c -> c.closed() instanceof Fact.Missing || c.ohms() instanceof Quantity.Open);
     }
+
+    /** Whether something electrical is missing from a sheet. */
+    boolean open() { return open; }
 
     int conditions() { return conditions; }
 

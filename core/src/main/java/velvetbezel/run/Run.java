@@ -11,8 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import velvetbezel.circuit.Netlist;
-import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Installation;
 import velvetbezel.sheet.Effect;
 import velvetbezel.state.VehicleState;
@@ -32,7 +30,7 @@ public final class Run {
     private final Learned learned;
     private final Assumption assumption;
     private final Map<Moment, Settled> known = new HashMap<>();
-    private final Map<Netlist, Solution> solved = new HashMap<>();
+    private final Wirings wirings;
 
     private record Moment(VehicleState state, Memory memory) {}
 
@@ -40,6 +38,7 @@ public final class Run {
         this.plan = new Plan(installation);
         this.learned = learned;
         this.assumption = assumption;
+        this.wirings = new Wirings(plan, assumption);
     }
 
     public static Run of(Installation installation) { return new Run(installation, Learned.NOTHING, Assumption.ALL_FIRST); }
@@ -70,7 +69,6 @@ public final class Run {
     private final class Passage {
         private final VehicleState state;
         private final Map<String, String> modes;
-        private final Circuitry circuitry;
         private final Set<String> changed = new HashSet<>();
         /** Devices whose rules are all out of force. */
         private final Set<String> broken = new HashSet<>();
@@ -83,7 +81,6 @@ public final class Run {
             this.state = state;
             this.modes = new LinkedHashMap<>(memory.modes());
             this.inForce = (BitSet) memory.inForce().clone();
-            this.circuitry = new Circuitry(plan, state, assumption, solved);
             for (Plan.Unit unit : plan.units)
                 if ("false".equals(state.settings().getOrDefault(unit.id() + WORKING, plan.startSettings.get(unit.id() + WORKING)))) broken.add(unit.id());
         }
@@ -105,7 +102,7 @@ public final class Run {
             Map<Integer, Integer> rises = new HashMap<>();
             Entry overloaded = null;
             for (int pictures = 1; ; pictures++) {
-                Picture picture = new Picture(plan, state, assumption, learned, modes, inForce, circuitry);
+                Picture picture = new Picture(plan, state, assumption, learned, modes, inForce, wirings);
                 if (pictures >= PICTURES_BEFORE_TRIP) overloaded = worse(overloaded, passedLimit(picture));
                 BitSet next = judge(picture);
                 if (next.equals(inForce)) return picture;

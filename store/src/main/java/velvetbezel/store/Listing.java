@@ -48,5 +48,6 @@ public record Listing(String id, String kind, String name, String maker, String 
     }
 
     /** Everything a person may type to find it. */
-    String words() { return String.join(" ", id, name, maker, type, opening, String.join(" ", families)).toLowerCase(Locale.ROOT); }
+    /** What is searched; a blank stands before each word, the first included. */
+    String words() { return " " + String.join(" ", id, name, maker, type, opening, String.join(" ", families)).toLowerCase(Locale.ROOT); }
 }

@@ -15,12 +15,14 @@ import velvetbezel.store.rows.tables.records.ListingRecord;
 
 /** Finds vehicles, radios and parts among many. */
 public class Shelves {
+    /** The index knows three letters at a time: a shorter word is looked for with the blank before it. */
+    private static final int SHORT = 3;
     /** Beyond this many hits their number is not counted out. */
     public static final int COUNTED = 1000;
     private final DSLContext db;
 
     /**
-     * @param text  words, all of which must occur, in any order
+     * @param text  words, all of which must occur, in any order; one of fewer than three letters at the start of a word
      * @param most  highest price in hundredths; empty for any
      * @param page  0 for the first
      */
@@ -43,7 +45,7 @@ public class Shelves {
 
     private static Condition condition(Query q) {
         Condition wanted = LISTING.KIND.eq(q.kind());
-        for (String word : words(q.text())) wanted = wanted.and(LISTING.WORDS.like("%" + word.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"));
+        for (String word : words(q.text())) wanted = wanted.and(LISTING.WORDS.like("%" + literal(word) + "%"));
         if (!q.type().isEmpty()) wanted = wanted.and(LISTING.TYPE.eq(q.type()));
         if (!q.family().isEmpty()) wanted = wanted.and(has(LISTING.FAMILIES, q.family()));
         if (!q.opening().isEmpty()) wanted = wanted.and(LISTING.OPENING.eq(q.opening()));
@@ -54,6 +56,8 @@ public class Shelves {
     }
 
     private static Condition has(Field<String[]> field, String value) { return field.contains(new String[] {value}); }
+
+    private static String literal(String word) { return (word.length() < SHORT ? " " + word : word).replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_"); }
 
     private static List<String> words(String text) { return Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).filter(w -> !w.isEmpty()).toList(); }
 

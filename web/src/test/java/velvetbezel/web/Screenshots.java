@@ -15,7 +15,7 @@ import velvetbezel.store.Jobs;
 class Screenshots extends InBrowser {
     @Test void takeThem() {
         work("Rowing club's minibus", minibus());
-        work("Vet's crossover", Map.of("radio", "ondel-47", "parts", "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed", "wish/chimes", "must stay",
+        work("Vet's crossover", Map.of("radio", "ondel-47", "parts", "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed,kelfax-plover-camera-voice,kelfax-plover-usb,marlstone-plover-gps", "wish/chimes", "must stay",
             "joint/joint ground", "done", "joint/joint constant", "done"));
         Page bench = window("ines");
         shot(bench, "/jobs", "jobs");
@@ -30,11 +30,14 @@ class Screenshots extends InBrowser {
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
         shot(bench, "/parts?q=plover", "parts");
         shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
+        shot(bench, "/vehicles/new?like=corrick-ferryman-2006", "pinout");
+        shot(bench, "/sheets/pebblefen-p2/device?block=dims", "blocks");
+        shot(bench, "/jobs/218/match", "match-kept-radio");
         shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
     }
 
     private static Map<String, String> minibus() {
-        Map<String, String> fields = new LinkedHashMap<>(Map.of("radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering", "wish/hands-free", "must stay", "wish/reception", "must stay",
+        Map<String, String> fields = new LinkedHashMap<>(Map.of("radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering,kelfax-microphone", "wish/hands-free", "must stay", "wish/reception", "must stay",
             "reading/car.A.7/key off", "12.4", "joint/joint ground", "done", "joint/joint constant", "done"));
         for (String f : new String[] {"power", "memory", "dimming", "standby", "front left", "front right", "rear right", "reception"}) fields.put("baseline/" + f, "WORKED");
         fields.put("baseline/rear left", "FAULTY");
