@@ -66,7 +66,9 @@ final class RadioKits {
         else if (harnesses.isEmpty()) why.put(radio.id(), reasons.noHarness(radio));
         reasons.tooDeep(radio).ifPresent(deep -> why.put(radio.id(), deep));
         if (why.containsKey(radio.id())) return;
-        for (List<Sheet.Part> harness : harnesses) around(harness, frames);
+        List<Sheet.Part> rest = together(List.of(frames.get(0)), antennas().stream().findFirst().orElse(List.of()));
+        // the best harness first: a part that brings nothing beside it is not tried beside the others
+        for (List<Sheet.Part> harness : byWorth(harnesses, rest)) around(harness, frames);
     }
 
     /**
@@ -74,8 +76,8 @@ final class RadioKits {
      * each other frame and each other antenna in turn.
      */
     private void around(List<Sheet.Part> harness, List<Sheet.Part> frames) {
-        List<List<Sheet.Part>> holders = byWorth(harness, frames.stream().map(List::of).toList(), antennas().stream().findFirst().orElse(List.of()));
-        List<List<Sheet.Part>> antennas = byWorth(harness, antennas(), holders.get(0));
+        List<List<Sheet.Part>> holders = byWorth(frames.stream().map(List::of).toList(), together(harness, antennas().stream().findFirst().orElse(List.of())));
+        List<List<Sheet.Part>> antennas = byWorth(antennas(), together(harness, holders.get(0)));
         if (antennas.isEmpty()) return;
         Optional<Kit> base = kit(together(holders.get(0), harness, antennas.get(0), List.of()));
         if (base.isEmpty()) return;
@@ -89,10 +91,10 @@ final class RadioKits {
     @SafeVarargs private static List<Sheet.Part> together(List<Sheet.Part>... groups) { return Stream.of(groups).flatMap(List::stream).toList(); }
 
     /** Choices for one place of a kit, the one that keeps most first, then the cheapest. */
-    private List<List<Sheet.Part>> byWorth(List<Sheet.Part> harness, List<List<Sheet.Part>> choices, List<Sheet.Part> rest) {
+    private List<List<Sheet.Part>> byWorth(List<List<Sheet.Part>> choices, List<Sheet.Part> rest) {
         if (choices.size() < 2) return choices;
         Map<Set<Device>, Integer> worth = new HashMap<>();
-        return choices.stream().sorted(Comparator.<List<Sheet.Part>>comparingInt(c -> -worth.computeIfAbsent(devices(c), d -> works(together(c, harness, rest))))
+        return choices.stream().sorted(Comparator.<List<Sheet.Part>>comparingInt(c -> -worth.computeIfAbsent(devices(c), d -> works(together(c, rest))))
             .thenComparingLong(c -> c.stream().mapToLong(Sheet.Part::priceCents).sum())).toList();
     }
 

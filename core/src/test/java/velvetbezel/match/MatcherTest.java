@@ -7,11 +7,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
 import velvetbezel.function.FunctionId;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
 
 class MatcherTest {
     private static final List<Sheet.Radio> RADIOS = Demo.all("radios").stream().map(s -> (Sheet.Radio) s).toList();
@@ -78,6 +80,13 @@ class MatcherTest {
         assertTrue(quern.kits().get(0).has("ashdyke-quern-through") && quern.kits().get(0).has("marlstone-quern-aux"));
         assertTrue(why(quern).get("ondel-60").startsWith("Too deep: its chassis is 178 mm"), why(quern)::toString);
         assertTrue(why(CROSSOVER).get("ondel-over-9").startsWith("No pass-through harness here goes between"), why(CROSSOVER)::toString);
+    }
+
+    /** A harness that feeds nothing, tried first, takes no part away from the kits of the others. */
+    @Test void uselessHarnessSpoilsNoOtherKit() {
+        Sheet.Part dead = (Sheet.Part) SheetReader.read(Demo.parse(Demo.text("thornlea-iso-steering").replace("thornlea-iso-steering", "aaa-dead-adapter").replaceAll("\\{\"position\": (\\d), \"role\"[^}]*}", "{\"position\": $1, \"empty\": true}")));
+        Kit best = Matcher.match(Demo.minibus(), RADIOS, Stream.concat(Stream.of(dead), PARTS.stream()).toList(), Demo.CATALOGUE).kits().get(0);
+        assertEquals(MINIBUS.kits().get(0).parts().stream().map(Sheet::id).toList(), best.parts().stream().map(Sheet::id).toList());
     }
 
     @Test void partsThatAreOutSayWhy() {

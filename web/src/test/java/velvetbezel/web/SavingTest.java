@@ -95,7 +95,7 @@ class SavingTest extends InBrowser {
         Page page = window("ines");
         jobs.change(job.id(), "Ines Hallam", "kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
             "joint/joint ground", Optional.of("done"), "joint/joint steering 1", Optional.of("done"), "result/power", Optional.of("RIGHT")));
-        page.navigate(path("match"));
+        page.navigate(path("match?all"));
         Locator interfaceless = page.locator(".kits > tbody > tr").filter(new Locator.FilterOptions().setHasText("Tarnlight Minor")).filter(new Locator.FilterOptions().setHasText("steering tail")).first();
         saved(page, () -> interfaceless.getByRole(AriaRole.BUTTON).click());
         assertEquals(Optional.empty(), stored("joint/joint steering 1"));
