@@ -47,7 +47,7 @@ public class KernelBenchmark {
         boolean bus = car.equals("minibus");
         vehicle = Workshop.find(Sheet.Vehicle.class, bus ? "corrick-ferryman-2006" : "meridale-plover-2019-amplified");
         radio = Workshop.find(Sheet.Radio.class, bus ? "pebblefen-p2" : "ondel-47");
-        parts = bus ? Workshop.parts("quillmoor-ferryman-frame", "thornlea-iso-steering") : Workshop.parts("quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed");
+        parts = bus ? Workshop.parts("quillmoor-ferryman-frame", "thornlea-iso-steering") : Workshop.parts("quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed", "kelfax-plover-camera-voice", "kelfax-plover-usb", "marlstone-plover-gps");
         installation = installation();
         factory = Builder.factory(vehicle);
     }

@@ -30,6 +30,7 @@ public record Pinout(String id, String name, String make, String model, String t
     private static final Object USUAL = Map.of("value", 18, "from", "assumed", "by", "usual gauge");
     private static final Object USUAL_SIGNAL = Map.of("value", 22, "from", "assumed", "by", "usual gauge");
     private static final double METRES = 1.5;
+    private static final Object BEHIND = Map.of("station", "Arrive", "text", "What is behind the plugs is assumed: standard devices stand for it.", "why", "The sheet was made from a pinout alone; the baseline test tells how this car's amplifier, antenna and body computer really work.");
     /** A steering key whose resistance nobody measured lies between these, Ω (from memory). */
     private static final List<Integer> LADDER_RANGE = List.of(10, 10_000);
 
@@ -96,6 +97,7 @@ public record Pinout(String id, String name, String make, String model, String t
             sheet.put("audio system", present.stream().anyMatch(r -> r.startsWith("line ")) ? "amplified" : "plain");
             sheet.put("north america", northAmerica);
             sheet.put("buttons", buttons);
+            sheet.put("cautions", List.of(BEHIND));
             Map<String, Object> built = new LinkedHashMap<>();
             Map<String, Object> radio = new LinkedHashMap<>(Map.of("id", "factory radio", "name", "factory radio"));
             for (Blocks.Standard block : chosen) {

@@ -89,8 +89,10 @@ public enum LeadRole {
 
     private final Group group;
     private final Flow carFlow;
+    private final String label;
 
     LeadRole(Group group, Flow carFlow) {
+        this.label = label(name());
         this.group = group;
         this.carFlow = carFlow;
     }
@@ -101,16 +103,17 @@ public enum LeadRole {
     public Flow carFlow() { return carFlow; }
 
     /** As sheets and people write it: "front left +", "amp remote". */
-    public String label() {
-        return name().toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll(" plus$", " +").replaceAll(" minus$", " −")
-            .replaceAll("^(usb|gps)", name().substring(0, 3)).replaceAll("^k line", "K line");
+    public String label() { return label; }
+
+    private static String label(String name) {
+        return name.toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll(" plus$", " +").replaceAll(" minus$", " −").replaceAll("^(usb|gps)", name.substring(0, 3)).replaceAll("^k line", "K line");
     }
 
+    private static final Map<String, LeadRole> BY_LABEL = Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(r -> r.label.toLowerCase(Locale.ROOT), r -> r));
+    private static final String ALL = Arrays.stream(values()).map(LeadRole::label).collect(Collectors.joining(", "));
+
     /** Reads a label; "-" and "−" are the same here. */
-    public static Optional<LeadRole> find(String label) {
-        String wanted = label.strip().toLowerCase(Locale.ROOT).replace(" -", " −");
-        return Arrays.stream(values()).filter(r -> r.label().toLowerCase(Locale.ROOT).equals(wanted)).findFirst();
-    }
+    public static Optional<LeadRole> find(String label) { return Optional.ofNullable(BY_LABEL.get(label.strip().toLowerCase(Locale.ROOT).replace(" -", " −"))); }
 
     /** Short forms from pinouts and wiring lists (DIN 72552 terminal numbers, from memory; the rest common practice). */
     private static final Map<String, LeadRole> SHORT = Map.ofEntries(Map.entry("30", CONSTANT), Map.entry("b+", CONSTANT), Map.entry("12v", CONSTANT), Map.entry("batt", CONSTANT), Map.entry("75", ACCESSORY), Map.entry("acc", ACCESSORY),
@@ -128,5 +131,5 @@ public enum LeadRole {
         return corner.matches() ? find((corner.group(1) == null ? "" : "line ") + CORNERS.get(corner.group(2)) + " " + corner.group(3)) : Optional.empty();
     }
 
-    public static String all() { return Arrays.stream(values()).map(LeadRole::label).collect(Collectors.joining(", ")); }
+    public static String all() { return ALL; }
 }

@@ -12,6 +12,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.match.Kit;
 import velvetbezel.match.Matched;
+import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
 
 /** Match: every complete kit, what it costs, keeps and loses, and why the other parts are out. */
@@ -29,7 +30,7 @@ public record MatchView(Frame frame, String heading, String verdict, List<KitRow
      * @param letter what people call it at the counter
      * @param radio  id of the radio's sheet; @param parts ids of the parts' sheets, comma-separated
      */
-    public record KitRow(String letter, String radio, String parts, String name, String partNames, List<Item> items, String price, String labour, int kept, int losses,
+    public record KitRow(String letter, String radio, String parts, String name, String how, String partNames, List<Item> items, String price, String labour, int kept, int losses,
                          List<Effect> changed, List<Effect> lost, String gained, List<String> unknown, List<String> remarks, boolean chosen, boolean allowed) {}
 
     /** @param all every kit, not only the first ones and the chosen one */
@@ -68,9 +69,15 @@ public record MatchView(Frame frame, String heading, String verdict, List<KitRow
         List<Effect> lost = together(kit.lost().stream().map(f -> lost(open, f, (Outcome.Lost) kit.outcomes().get(f))).toList());
         int kept = (int) kit.outcomes().values().stream().filter(Outcome.Kept.class::isInstance).count();
         boolean allowed = open.catalogue().functions().stream().allMatch(f -> !open.mustStay(f.id()) || kit.working().contains(f.id()));
-        return new KitRow(letter(index), kit.radio().id(), parts, kit.radio().device().name(), kit.parts().stream().map(Sheet::name).collect(Collectors.joining(" · ")), items,
+        return new KitRow(letter(index), kit.radio().id(), parts, kit.radio().device().name(), how(kit), kit.parts().stream().map(Sheet::name).collect(Collectors.joining(" · ")), items,
             Words.money(kit.priceCents()), Words.minutes(kit.minutes()), kept, kit.lost().size(), changed(open, kit.outcomes()), lost, String.join(", ", names(open, kit.gained())), names(open, kit.unknown()), kit.remarks(open.vehicle().orElseThrow()),
             kit.radio().id().equals(open.value(Fields.RADIO)) && parts.equals(open.value(Fields.PARTS)), allowed);
+    }
+
+    /** The three ways in which a radio is replaced (common practice). */
+    private static String how(Kit kit) {
+        if (kit.radio().screen()) return "a screen; the factory radio stays";
+        return kit.parts().stream().anyMatch(p -> p.kind() == PartKind.DATA_MODULE) ? "replacement with data module" : "plain replacement";
     }
 
     private static Effect lost(OpenJob open, FunctionId f, Outcome.Lost lost) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.drawing.HarnessDrawing;
 import velvetbezel.drawing.Shapes;
+import velvetbezel.harness.Builder;
 import velvetbezel.harness.Instance;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.LeadRole;
@@ -19,10 +20,11 @@ import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.Deviation;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
+import velvetbezel.worksheet.PlugUps;
 
 /** Wire: joints in working order, exceptions to colour-for-colour first, caps, ticked off and read back. */
 public record WireView(Frame frame, String heading, String verdict, boolean kit, boolean readingBack, List<Row> exceptions, Optional<HarnessDrawing> drawing,
-                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, int joints, int joined, int agreed) {
+                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed) {
     /** A lead with its colour drawn and named. */
     public record Lead(Shapes.Wire wire, String words, String owner) {}
 
@@ -36,13 +38,13 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
 
     public record CapLine(String field, String id, Lead lead, String role, String why, String carries, boolean live, boolean done) {}
 
-    /** Two plugs that are pushed together, no joint to make. */
-    public record Mating(String family, String a, String b) {}
+    /** Two plugs that are pushed together, no joint to make. @param note what a person should know at it, or empty text */
+    public record Mating(String family, String a, String b, String note) {}
 
     static WireView of(OpenJob open, boolean readingBack, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.WIRE, trouble);
         if (open.design().isEmpty())
-            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), 0, 0, 0);
+            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(), 0, 0, 0);
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
         String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
@@ -51,10 +53,11 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, next, measured)));
         Map<LeadRole.Group, List<Row>> groups = new LinkedHashMap<>();
         rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
+        PlugUps ups = PlugUps.of(design.installation());
         int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
         return new WireView(frame, heading(design), verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
             Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
-            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(design), rows.size(), done.size(), agreed);
+            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed);
     }
 
     private static String heading(Design design) {
@@ -112,9 +115,19 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
             live ? "carries %s with key and lamps on".formatted(Words.volts(cap.carries().value())) : "", live, open.done(field));
     }
 
-    private static List<Mating> plugged(Design design) {
-        return design.installation().matings().stream().map(m -> new Mating(m.family(), device(design, m.instance()), device(design, m.otherInstance()))).toList();
+    private static List<Mating> plugged(PlugUps ups) {
+        return ups.together().stream().map(p -> {
+            List<String> notes = new ArrayList<>();
+            if (p.crossed()) notes.add("▲ The letters mislead: %s goes into %s on this car, so that calls and prompts come from the right speakers.".formatted(p.first().plug().id(), p.second().plug().id()));
+            if (p.insert()) notes.add("Move the insert with care: no sharp bend, no dirt on its ends.");
+            p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place()), a.route())));
+            return new Mating(p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
+        }).toList();
     }
+
+    private static String name(PlugUps.End end) { return "%s of %s".formatted(end.plug().id(), end.instance().equals(Builder.CAR) ? "the car" : end.device()); }
+
+    private static List<String> names(List<PlugUps.End> ends) { return ends.stream().map(e -> "%s (%s)".formatted(name(e), e.plug().family())).toList(); }
 
     private static String device(Design design, String instance) { return design.installation().instance(instance).map(i -> i.device().name()).orElse(instance); }
 }

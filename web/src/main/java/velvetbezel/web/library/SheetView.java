@@ -106,7 +106,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
     }
 
     private static Table plug(Sheet sheet, Plug plug) {
-        return new Table("%s: %s, %d positions, %s".formatted(plug.id().length() == 1 ? "Plug " + plug.id() : plug.id(), plug.family(), plug.size(), plug.socket() ? "socket" : "plug"),
+        return new Table("%s: %s, %d positions, %s".formatted(plug.id().length() == 1 ? "Plug " + plug.id() : plug.id(), plug.family(), plug.size(), plug.socket() ? "socket" : "plug") + plug.access().map(a -> "; %s, %d min: %s".formatted(a.place(), a.minutes(), a.route())).orElse(""),
             plug.positions().stream().map(p -> wire(sheet, p)).toList());
     }
 

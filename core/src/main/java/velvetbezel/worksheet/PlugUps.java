@@ -1,0 +1,72 @@
+package velvetbezel.worksheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import velvetbezel.harness.Builder;
+import velvetbezel.harness.Installation;
+import velvetbezel.harness.Instance;
+import velvetbezel.harness.Mating;
+import velvetbezel.sheet.Access;
+import velvetbezel.sheet.Plug;
+
+/**
+ * What is only plugged: plugs pushed together, plugs of the car left without a partner, sockets meant to stay empty.
+ *
+ * @param alone plugs of the car to be insulated and tied back
+ * @param empty sockets of the new parts that nothing goes into
+ */
+public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
+    private static final Set<Instance.Owner> NEW = Set.of(Instance.Owner.RADIO, Instance.Owner.PART);
+
+    public PlugUps {
+        together = List.copyOf(together);
+        alone = List.copyOf(alone);
+        empty = List.copyOf(empty);
+    }
+
+    /** A plug of a device. */
+    public record End(String instance, String device, Plug plug) {}
+
+    /** @param crossed like plugs are there on both sides and go into each other's place: their letters mislead */
+    public record PlugUp(End first, End second, boolean crossed) {
+        /** Where it is, if not at the radio's place. */
+        public Optional<Access> access() { return first.plug.access().or(second.plug::access); }
+
+        /** Whether a fibre or other insert moves out of its old housing into a new one. */
+        public boolean insert() { return first.plug.housing().isPresent() || second.plug.housing().isPresent(); }
+    }
+
+    public static PlugUps of(Installation installation) {
+        List<PlugUp> together = new ArrayList<>();
+        for (Mating m : installation.matings()) {
+            End first = end(installation, m.instance(), m.plug());
+            End second = end(installation, m.otherInstance(), m.otherPlug());
+            if (isNew(installation, first) || isNew(installation, second)) together.add(new PlugUp(first, second, crossed(installation, first, second)));
+        }
+        List<End> alone = new ArrayList<>();
+        List<End> empty = new ArrayList<>();
+        for (Instance i : installation.instances())
+            for (Plug p : i.device().plugs()) {
+                if (installation.matings().stream().anyMatch(m -> m.has(i.id(), p.id()))) continue;
+                // an access point nobody uses stays as it was
+                if (i.id().equals(Builder.CAR) && p.access().isEmpty()) alone.add(new End(i.id(), i.device().name(), p));
+                if (NEW.contains(i.owner()) && p.socket()) empty.add(new End(i.id(), i.device().name(), p));
+            }
+        return new PlugUps(together, alone, empty);
+    }
+
+    private static boolean isNew(Installation installation, End end) { return NEW.contains(installation.instance(end.instance).orElseThrow().owner()); }
+
+    private static End end(Installation installation, String instance, String plug) {
+        Instance i = installation.instance(instance).orElseThrow();
+        return new End(instance, i.device().name(), i.device().plugs().stream().filter(p -> p.id().equals(plug)).findFirst().orElseThrow());
+    }
+
+    private static boolean crossed(Installation installation, End a, End b) { return !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug); }
+
+    private static boolean has(Installation installation, End end, Plug like) {
+        return installation.instance(end.instance).orElseThrow().device().plugs().stream().anyMatch(p -> p.id().equals(like.id()) && p.family().equals(like.family()));
+    }
+}
