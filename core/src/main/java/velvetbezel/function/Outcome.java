@@ -34,7 +34,9 @@ public sealed interface Outcome {
 
     default String word() { return getClass().getSimpleName().toLowerCase(Locale.ROOT); }
 
-    default boolean works() { return this instanceof Kept || this instanceof Changed || this instanceof Gained; }
+    default Kind kind() { return Kind.valueOf(getClass().getSimpleName().toUpperCase(Locale.ROOT)); }
+
+    default boolean works() { return kind().works(); }
 
     /** Equal in what a person would notice: the kind, and how it changed. */
     default boolean sameFor(Outcome other) {

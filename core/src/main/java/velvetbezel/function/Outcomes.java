@@ -35,23 +35,67 @@ public final class Outcomes {
     public static final class Against {
         private final Installation factory;
         private final Catalogue catalogue;
-        private final Ready first;
+        private final Set<FieldRef> own;
+        private final Map<Case, Ready> readied = new HashMap<>();
+        private final Able able;
 
         public Against(Installation factory, Catalogue catalogue) {
             this.factory = factory;
             this.catalogue = catalogue;
-            this.first = Ready.of(factory, factory, Assumption.ALL_FIRST);
+            this.own = MissingFields.in(factory);
+            this.able = new Able(factory);
         }
 
-        public Map<FunctionId, Outcome> outcomes(Installation installation) {
-            return inAllCases(factory, installation, assumption ->
-                once(assumption == Assumption.ALL_FIRST ? first : Ready.of(factory, factory, assumption), Ready.of(installation, installation, assumption), catalogue));
-        }
+        public Map<FunctionId, Outcome> outcomes(Installation installation) { return trial(installation).outcomes(); }
+
+        /** An installation that is asked about one function after another; what was run once is kept with it. */
+        public Trial trial(Installation installation) { return new Trial(this, installation); }
+
+        /** The factory installation knows nothing of what another leaves open. */
+        private Ready reference(Case c) { return readied.computeIfAbsent(c.within(own), k -> Ready.of(factory, factory, k.assumption())); }
 
         public Set<FunctionId> fulfilled(Installation installation) { return Outcomes.fulfilled(installation, catalogue); }
+    }
 
-        /** Which of some functions an installation fulfils, without a word on the others: quicker than its outcomes. */
-        public Set<FunctionId> fulfilled(Installation installation, Collection<FunctionId> asked) { return Outcomes.fulfilled(installation, catalogue, asked); }
+    /** See {@link Against#trial}. */
+    public static final class Trial {
+        private final Against against;
+        private final Installation installation;
+        private final Cases cases;
+        private final Map<Case, Ready> readied = new HashMap<>();
+        private final Able able;
+
+        private Trial(Against against, Installation installation) {
+            this.against = against;
+            this.installation = installation;
+            this.cases = Cases.of(against.factory, installation);
+            this.able = new Able(installation);
+        }
+
+        private Ready ready(Case c) { return readied.computeIfAbsent(c, k -> Ready.of(installation, installation, k.assumption())); }
+
+        public Installation installation() { return installation; }
+
+        /** Whether a current limit was passed in any state that was tried so far. */
+        public boolean tripped() { return readied.values().stream().anyMatch(r -> r.run().tripped()); }
+
+        Map<FunctionId, Outcome> outcomes() {
+            return cases.settle(c -> once(against.reference(c), ready(c), against.catalogue), Outcome::sameFor, Outcome.Unknown::new);
+        }
+
+        /** What becomes of some functions, in one word each: the same as the outcomes, without paths and reasons, and so several times quicker. */
+        public Map<FunctionId, Kind> kinds(Collection<FunctionId> asked) {
+            List<Function> functions = against.catalogue.functions().stream().filter(f -> asked.contains(f.id())).toList();
+            Map<FunctionId, Brief> briefs = cases.settle(c -> {
+                Map<FunctionId, Brief> under = new LinkedHashMap<>();
+                for (Function f : functions)
+                    under.put(f.id(), brief(against.able.of(f) ? Optional.of(against.reference(c).attempt(f)) : Optional.empty(), able.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
+                return under;
+            }, Object::equals, fields -> new Brief(Kind.UNKNOWN, List.of()));
+            Map<FunctionId, Kind> kinds = new LinkedHashMap<>();
+            briefs.forEach((id, brief) -> kinds.put(id, brief.kind));
+            return kinds;
+        }
     }
 
     /** Which of some functions an installation fulfils. */
@@ -63,7 +107,7 @@ public final class Outcomes {
 
     /** The same for a faulty installation against its healthy design, whose set-up and learned buttons it has. */
     public static Map<FunctionId, Outcome> faulty(Installation healthy, Installation faulty, Catalogue catalogue) {
-        return inAllCases(healthy, faulty, assumption -> once(Ready.of(healthy, healthy, assumption), Ready.of(healthy, faulty, assumption), catalogue));
+        return Cases.of(healthy, faulty).settle(c -> once(Ready.of(healthy, healthy, c.assumption()), Ready.of(healthy, faulty, c.assumption()), catalogue), Outcome::sameFor, Outcome.Unknown::new);
     }
 
     /** Which functions an installation fulfils. */
@@ -86,32 +130,15 @@ public final class Outcomes {
         Attempt attempt(Function f) { return attempts.computeIfAbsent(f.id(), id -> new Attempt(f, run, memory)); }
     }
 
-    private interface Case { Map<FunctionId, Outcome> under(Assumption assumption); }
+    /** An outcome in a word, and how it changed. */
+    private record Brief(Kind kind, List<String> how) {}
 
-    private static Map<FunctionId, Outcome> inAllCases(Installation reference, Installation installation, Case each) {
-        Map<FunctionId, Outcome> first = each.under(Assumption.ALL_FIRST);
-        Set<FieldRef> fields = new LinkedHashSet<>(MissingFields.in(reference));
-        fields.addAll(MissingFields.in(installation));
-        if (fields.isEmpty()) return first;
-        Map<FunctionId, Outcome> last = each.under(Assumption.ALL_LAST);
-        Map<FunctionId, Set<FieldRef>> flips = new LinkedHashMap<>();
-        for (FieldRef field : fields) {
-            note(flips, field, first, each.under((f, state) -> f.equals(field)));
-            note(flips, field, last, each.under((f, state) -> !f.equals(field)));
-        }
-        Map<FunctionId, Outcome> settled = new LinkedHashMap<>();
-        first.forEach((id, outcome) -> {
-            if (flips.containsKey(id)) settled.put(id, new Outcome.Unknown(flips.get(id).stream().sorted().toList()));
-            else if (!outcome.sameFor(last.get(id))) settled.put(id, new Outcome.Unknown(fields.stream().sorted().toList()));
-            else settled.put(id, outcome);
-        });
-        return settled;
-    }
-
-    private static void note(Map<FunctionId, Set<FieldRef>> flips, FieldRef field, Map<FunctionId, Outcome> before, Map<FunctionId, Outcome> after) {
-        before.forEach((id, outcome) -> {
-            if (!outcome.sameFor(after.get(id))) flips.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(field);
-        });
+    private static Brief brief(Optional<Attempt> reference, Optional<Attempt> now) {
+        boolean before = reference.filter(Attempt::fulfilled).isPresent();
+        if (now.filter(Attempt::fulfilled).isEmpty()) return new Brief(before ? Kind.LOST : Kind.ABSENT, List.of());
+        if (!before) return new Brief(Kind.GAINED, List.of());
+        List<String> how = differences(reference.get(), now.get());
+        return new Brief(how.isEmpty() ? Kind.KEPT : Kind.CHANGED, how);
     }
 
     private static Map<FunctionId, Outcome> once(Ready reference, Ready tried, Catalogue catalogue) {

@@ -55,13 +55,13 @@ public final class Builder {
     }
 
     /** The factory radio, another in its place, or a screen beside the one that stays. */
-    private static void radios(Draft draft, Recipe recipe) {
+    static void radios(Draft draft, Recipe recipe) {
         boolean stays = recipe.radio().filter(Sheet.Radio::screen).isPresent();
         if (stays || recipe.radio().isEmpty()) draft.add(new Instance(RADIO, recipe.vehicle().id(), stays ? Instance.Owner.CAR : Instance.Owner.RADIO, recipe.vehicle().radio()));
         recipe.radio().ifPresent(r -> draft.add(new Instance(stays ? SCREEN : RADIO, r.id(), Instance.Owner.RADIO, r.device())));
     }
 
-    private static void carWires(Draft draft, Sheet.Vehicle vehicle) {
+    static void carWires(Draft draft, Sheet.Vehicle vehicle) {
         for (Plug plug : vehicle.car().plugs())
             for (Position p : plug.positions())
                 if (!p.empty()) draft.wire(vehicle.id(), new TerminalId(CAR, plug.id() + "." + p.number()), ofDevice(draft, p.to().orElseThrow()), p.gauge(), p.metres(), p.wired());
@@ -73,7 +73,6 @@ public final class Builder {
     private static TerminalId ofDevice(Draft draft, String reference) {
         String device = reference.substring(0, reference.indexOf('.'));
         String name = reference.substring(reference.indexOf('.') + 1);
-        return draft.instances.stream().filter(i -> i.id().equals(device)).findFirst()
-            .orElseThrow(() -> new IllegalArgumentException("No device \"%s\" in %s.".formatted(device, reference))).terminal(name);
+        return draft.instance(device).terminal(name);
     }
 }

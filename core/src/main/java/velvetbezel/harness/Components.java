@@ -11,6 +11,7 @@ final class Components {
     private final Map<TerminalId, Integer> index = new HashMap<>();
     private final List<TerminalId> terminals = new ArrayList<>();
     private final Islands islands;
+    private Map<Integer, List<TerminalId>> byRoot;
 
     Components(List<Conductor> conductors) {
         for (Conductor c : conductors) {
@@ -29,13 +30,19 @@ final class Components {
     List<TerminalId> with(TerminalId id) {
         Integer own = index.get(id);
         if (own == null) return List.of(id);
-        return terminals.stream().filter(t -> islands.together(own, index.get(t))).toList();
+        return byRoot().get(islands.of(own));
+    }
+
+    private Map<Integer, List<TerminalId>> byRoot() {
+        if (byRoot == null) {
+            byRoot = new LinkedHashMap<>();
+            for (TerminalId id : terminals) byRoot.computeIfAbsent(islands.of(index.get(id)), k -> new ArrayList<>()).add(id);
+        }
+        return byRoot;
     }
 
     /** All groups, in a stated order: that of their first conductor. */
     List<List<TerminalId>> groups() {
-        Map<Integer, List<TerminalId>> groups = new LinkedHashMap<>();
-        for (TerminalId id : terminals) groups.computeIfAbsent(islands.of(index.get(id)), k -> new ArrayList<>()).add(id);
-        return List.copyOf(groups.values());
+        return List.copyOf(byRoot().values());
     }
 }

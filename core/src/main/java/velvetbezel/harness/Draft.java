@@ -1,6 +1,7 @@
 package velvetbezel.harness;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,11 +31,13 @@ final class Draft {
     private static final Fact<Boolean> CLOSED = new Fact.Known<>(true, Provenance.of(Provenance.Origin.STATED));
 
     final List<Instance> instances = new ArrayList<>();
+    private final Map<String, Instance> byId = new HashMap<>();
     final Map<TerminalId, Terminal> terminals = new LinkedHashMap<>();
     final List<Conductor> conductors = new ArrayList<>();
 
     void add(Instance instance) {
         instances.add(instance);
+        byId.putIfAbsent(instance.id(), instance);
         Device device = instance.device();
         for (String name : device.terminals()) addInner(instance, name);
         for (Lead lead : device.leads())
@@ -42,6 +45,13 @@ final class Draft {
         for (Plug plug : device.plugs())
             for (Position p : plug.positions()) if (!p.empty()) addPosition(instance, plug, p);
         for (InnerWire wire : device.wires()) wire(instance.sheet(), instance.terminal(wire.from()), instance.terminal(wire.to()), wire.gauge(), wire.metres(), wire.wired());
+    }
+
+    /** @throws IllegalArgumentException if there is none */
+    Instance instance(String id) {
+        Instance found = byId.get(id);
+        if (found == null) throw new IllegalArgumentException("No device \"%s\".".formatted(id));
+        return found;
     }
 
     private void addInner(Instance instance, String name) {

@@ -2,10 +2,12 @@ package velvetbezel.harness;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.LeadRole;
 
@@ -16,6 +18,7 @@ import velvetbezel.sheet.LeadRole;
 final class Joining {
     private final Draft draft;
     private final Components components;
+    private final Set<TerminalId> wired = new HashSet<>();
     private final Map<LeadRole, List<End>> byRole = new EnumMap<>(LeadRole.class);
     private final Map<TerminalId, Cap> caps = new LinkedHashMap<>();
     private final List<Joint> joints = new ArrayList<>();
@@ -23,6 +26,7 @@ final class Joining {
     Joining(Draft draft) {
         this.draft = draft;
         this.components = new Components(draft.conductors);
+        for (Conductor c : draft.conductors) if (c.kind() == Conductor.Kind.WIRE && c.mayBeClosed()) wired.add(c.a());
     }
 
     private record End(TerminalId id, LeadRole role, Flow flow, Instance.Owner owner) {}
@@ -73,11 +77,11 @@ final class Joining {
     }
 
     private boolean wired(TerminalId carPosition) {
-        return draft.conductors.stream().anyMatch(c -> c.kind() == Conductor.Kind.WIRE && c.a().equals(carPosition) && c.mayBeClosed());
+        return wired.contains(carPosition);
     }
 
     private Instance.Owner owner(TerminalId id) {
-        return draft.instances.stream().filter(i -> i.id().equals(id.instance())).findFirst().orElseThrow().owner();
+        return draft.instance(id.instance()).owner();
     }
 
     private void put(End end) { byRole.computeIfAbsent(end.role(), r -> new ArrayList<>()).add(end); }

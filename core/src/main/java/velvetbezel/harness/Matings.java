@@ -37,9 +37,9 @@ final class Matings {
 
     private Optional<End> best(End end, List<End> ends) {
         return ends.stream()
-            .filter(o -> !taken.contains(o.key()) && !o.instance().id().equals(end.instance().id()) && o.plug().fits(end.plug()) && agreement(end.plug(), o.plug()) > 0 && goesAlong(end, o) && goesAlong(o, end))
+            .filter(o -> !taken.contains(o.key()) && !o.instance().id().equals(end.instance().id()) && o.plug().mates(end.plug()) && goesAlong(end, o) && goesAlong(o, end))
             .max(Comparator.<End>comparingInt(o -> o.instance().owner() == Instance.Owner.PART ? 1 : 0)
-                .thenComparingInt(o -> agreement(end.plug(), o.plug()))
+                .thenComparingInt(o -> end.plug().agreement(o.plug()))
                 .thenComparing(Comparator.<End>comparingInt(ends::indexOf).reversed()));
     }
 
@@ -48,10 +48,6 @@ final class Matings {
         if (insert.plug().housing().isEmpty()) return true;
         String housing = insert.plug().housing().get();
         return made.stream().filter(m -> m.has(insert.instance().id(), housing)).allMatch(m -> m.touches(other.instance().id()));
-    }
-
-    private static int agreement(Plug a, Plug b) {
-        return (int) a.positions().stream().filter(p -> p.role().isPresent() && b.at(p.number()).filter(q -> q.role().equals(p.role())).isPresent()).count();
     }
 
     private void mate(End end, End other) {

@@ -46,9 +46,10 @@ final class OutputsTied {
 
     /** A pigtail of an adapter gives nothing itself: it only passes on what it is plugged to. */
     private void leadThatGives(Draft draft, Terminal t) {
-        Instance owner = draft.instances.stream().filter(i -> i.id().equals(t.id().instance())).findFirst().orElseThrow();
+        if (t.flow() != Flow.GIVES) return;
+        Instance owner = draft.instance(t.id().instance());
         boolean passes = owner.owner() == Instance.Owner.PART && t.kind() == Terminal.Kind.POSITION || Draft.isTail(t.id());
-        if (t.flow() == Flow.GIVES && !passes) put(owner, t.id(), owner.owner() != Instance.Owner.CAR);
+        if (!passes) put(owner, t.id(), owner.owner() != Instance.Owner.CAR);
     }
 
     private void put(Instance instance, TerminalId id, boolean certain) {

@@ -7,7 +7,9 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
-import velvetbezel.function.Outcome;
+import velvetbezel.function.Kind;
+import velvetbezel.harness.Builder;
+import velvetbezel.harness.Installation;
 import velvetbezel.sheet.Access;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Trait;
@@ -15,19 +17,21 @@ import velvetbezel.sheet.Trait;
 /**
  * A radio and the parts that hold, plug and feed it.
  *
- * @param outcomes of every function, by running the kit as built
- * @param places   access points elsewhere in the car that its parts plug into
+ * @param parts in the order in which a kit is listed
+ * @param cost  of all of it
+ * @param loss  what does not work, weighed by the wishes
+ * @param kinds of every function, as it comes out when the kit is built and run
  */
-public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Map<FunctionId, Outcome> outcomes, List<Access> places) {
-    public Kit {
-        parts = List.copyOf(parts);
-        places = List.copyOf(places);
-    }
+public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss, Map<FunctionId, Kind> kinds) {
+    public Kit { parts = List.copyOf(parts); }
 
-    public long priceCents() { return radio.priceCents() + parts.stream().mapToLong(Sheet.Part::priceCents).sum(); }
+    /** No other kit is better in one thing and as good in the rest. */
+    public boolean covers(Kit other) { return loss <= other.loss && cost.covers(other.cost); }
 
-    /** Labour, the ways to access points included. */
-    public int minutes() { return parts.stream().mapToInt(Sheet.Part::minutes).sum() + places.stream().mapToInt(Access::minutes).sum(); }
+    public Installation build(Sheet.Vehicle vehicle) { return Builder.replacement(vehicle, radio, parts); }
+
+    /** Access points elsewhere in the car that its parts go to. */
+    public List<Access> places(Sheet.Vehicle vehicle) { return parts.stream().flatMap(p -> Slots.ways(vehicle, p).stream()).toList(); }
 
     /** What a person should know before buying that no function tells: a colour that will not match. */
     public List<String> remarks(Sheet.Vehicle vehicle) {
@@ -36,19 +40,15 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Map<FunctionId, Out
             .map(p -> "%s comes in %s only; the panel here is %s.".formatted(p.name(), String.join(" or ", p.finishes()), dash.get())).toList();
     }
 
-    public Set<FunctionId> working() { return having(Outcome::works); }
+    public Set<FunctionId> working() { return having(Kind::works); }
 
-    public List<FunctionId> lost() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Lost).map(Map.Entry::getKey).toList(); }
+    public Set<FunctionId> lost() { return having(k -> k == Kind.LOST); }
 
-    public List<FunctionId> gained() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Gained).map(Map.Entry::getKey).toList(); }
-
-    public List<FunctionId> changed() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Changed).map(Map.Entry::getKey).toList(); }
-
-    public List<FunctionId> unknown() { return outcomes.entrySet().stream().filter(e -> e.getValue() instanceof Outcome.Unknown).map(Map.Entry::getKey).toList(); }
+    public Set<FunctionId> gained() { return having(k -> k == Kind.GAINED); }
 
     public boolean has(String sheet) { return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet)); }
 
-    private Set<FunctionId> having(Predicate<Outcome> wanted) {
-        return outcomes.entrySet().stream().filter(e -> wanted.test(e.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
+    private Set<FunctionId> having(Predicate<Kind> wanted) {
+        return kinds.entrySet().stream().filter(e -> wanted.test(e.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
     }
 }

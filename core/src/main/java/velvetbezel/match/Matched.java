@@ -2,11 +2,15 @@ package velvetbezel.match;
 
 import java.util.List;
 
-/** @param kits every complete kit, fewest functions lost first, then fewest changed, most gained, lowest price; @param out why each other sheet is in none */
-public record Matched(List<Kit> kits, List<Out> out) {
+/**
+ * @param kits   every kit that no other beats, least lost first, then cheapest
+ * @param giveUp where there is no kit: the smallest sets of wishes to give up
+ * @param slack  a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer and as good in the rest; 0 where the list is complete
+ */
+public record Matched(List<Kit> kits, List<GiveUp> giveUp, int slack) {
     public Matched {
         kits = List.copyOf(kits);
-        out = List.copyOf(out);
+        giveUp = List.copyOf(giveUp);
     }
 
     /** A radio or part that is in no kit. */

@@ -1,38 +1,60 @@
 package velvetbezel.match;
 
+import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import velvetbezel.function.Catalogue;
+import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
 import velvetbezel.sheet.Sheet;
 
 /**
- * Puts together complete kits: something that holds the radio, something that plugs into the car, an antenna that
- * fits; each once as it is, and once with every further part that keeps or brings a function.
+ * All kits of all radios that no other kit beats in price, labour, cuts, waiting and weighed losses: with each radio
+ * something that holds it, something that plugs into the car, an antenna that fits, and whatever further parts keep or
+ * bring what is wished.
  */
 public final class Matcher {
+    /** So many kits are listed; more are thinned, and the list says by how much. */
+    private static final int MOST = 1000;
+
     private Matcher() {}
 
-    public static Matched match(Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) { return match(Builder.factory(vehicle), vehicle, radios, parts, catalogue); }
+    /** With the sheets' own prices and nothing wished but what the car had. */
+    public static Matched match(Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
+        Installation factory = Builder.factory(vehicle);
+        Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
+        return match(radios.stream().map(r -> RadioMatch.of(factory, vehicle, r, parts, catalogue, had)).toList(), Wishes.NONE, Market.SHEETS);
+    }
 
-    /**
-     * @param factory what the car was when it left its maker
-     * @param vehicle what it is now
-     */
-    public static Matched match(Installation factory, Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
-        List<RadioKits> found = radios.stream().map(r -> RadioKits.of(vehicle, r, parts, new Outcomes.Against(factory, catalogue))).toList();
-        List<Kit> kits = found.stream().flatMap(f -> f.kits().stream()).sorted(Comparator.<Kit>comparingInt(k -> k.lost().size()).thenComparingInt(k -> k.changed().size())
-            .thenComparingInt(k -> -k.gained().size()).thenComparingLong(Kit::priceCents)).toList();
-        Map<String, String> why = new HashMap<>();
-        for (RadioKits f : found) f.why().forEach(why::putIfAbsent);
-        Reasons reasons = new Reasons(vehicle);
-        List<Matched.Out> out = Stream.<Sheet>concat(radios.stream(), parts.stream()).filter(s -> kits.stream().noneMatch(k -> k.has(s.id())))
-            .map(s -> new Matched.Out(s.id(), s.name(), why.getOrDefault(s.id(), reasons.of(s)))).toList();
-        return new Matched(kits, out);
+    public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {
+        List<RadioMatch.Found> found = radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList();
+        Best best = best(found);
+        List<GiveUp> giveUp = best.kits.isEmpty() ? GiveUp.of(wishes, less -> radios.stream().flatMap(r -> r.kits(less, market, () -> false).kits().stream()).toList()) : List.of();
+        return new Matched(best.kits, giveUp, best.slack);
+    }
+
+    private record Best(List<Kit> kits, int slack) {}
+
+    private static Best best(List<RadioMatch.Found> found) {
+        List<Kit> all = found.stream().flatMap(f -> f.kits().stream()).toList();
+        int slack = found.stream().mapToInt(RadioMatch.Found::slack).max().orElse(0);
+        List<Kit> best = Front.unbeaten(all, Kit::cost, Kit::loss, 0);
+        for (int minutes = 1; best.size() > MOST; minutes *= 2) {
+            best = Front.unbeaten(all, Kit::cost, Kit::loss, minutes);
+            if (best.size() <= MOST) slack += minutes;
+        }
+        return new Best(best.stream().sorted(Comparator.comparingInt(Kit::loss).thenComparing(Comparator.<Kit>comparingInt(k -> k.gained().size()).reversed()).thenComparingLong(k -> k.cost().cents()).thenComparingInt(k -> k.cost().minutes())).toList(), slack);
+    }
+
+    /** Why each sheet is in no kit that is not in one. */
+    public static List<Matched.Out> out(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Catalogue catalogue, Wishes wishes, Market market, List<Kit> kits) {
+        Reasons reasons = new Reasons(vehicle, radios, catalogue, wishes, market, kits);
+        List<Matched.Out> out = new ArrayList<>();
+        Stream.<Sheet>concat(radios.stream().map(RadioMatch::radio), parts.stream()).filter(s -> kits.stream().noneMatch(k -> k.has(s.id()))).forEach(s -> out.add(new Matched.Out(s.id(), s.name(), reasons.of(s, parts))));
+        return out;
     }
 }

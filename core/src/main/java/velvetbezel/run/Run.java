@@ -31,6 +31,7 @@ public final class Run {
     private final Assumption assumption;
     private final Map<Moment, Settled> known = new HashMap<>();
     private final Wirings wirings;
+    private boolean tripped;
 
     private record Moment(VehicleState state, Memory memory) {}
 
@@ -47,6 +48,9 @@ public final class Run {
     public Memory start() { return new Memory(plan.startModes, new BitSet()); }
 
     public Installation installation() { return plan.installation; }
+
+    /** Whether a current limit was passed in any state so far. */
+    public boolean tripped() { return tripped; }
 
     public Settled in(VehicleState state, Memory memory) {
         VehicleState asked = plan.relevant(state);
@@ -184,6 +188,7 @@ public final class Run {
         }
 
         private void enter(Entry entry) {
+            tripped |= entry.overload >= 0;
             changed.add(entry.mode);
             modes.put(entry.mode, entry.value);
             changes.add(new ModeChange(entry.mode, entry.value, entry.by, state));

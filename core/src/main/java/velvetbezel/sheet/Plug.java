@@ -14,6 +14,12 @@ public record Plug(String id, String family, boolean socket, int size, List<Posi
 
     public boolean fits(Plug other) { return family.equals(other.family) && socket != other.socket; }
 
+    /** In how many positions both carry the same. */
+    public int agreement(Plug other) { return (int) positions.stream().filter(p -> p.role().isPresent() && other.at(p.number()).filter(q -> q.role().equals(p.role())).isPresent()).count(); }
+
+    /** Fits, and agrees somewhere: a look-alike that agrees nowhere is not pushed in. */
+    public boolean mates(Plug other) { return fits(other) && agreement(other) > 0; }
+
     public Optional<Position> at(String number) {
         return positions.stream().filter(p -> p.number().equals(number)).findFirst();
     }

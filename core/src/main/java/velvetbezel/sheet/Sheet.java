@@ -50,11 +50,12 @@ public sealed interface Sheet {
      * @param holds    for what holds a radio: the car's opening, the radio's size and the vehicles it is made for
      * @param device   empty for a part without wires
      * @param minutes  labour to fit it
+     * @param cuts     cuts it asks for in the car: a sub-dash sawn, a hole drilled, a factory wire cut
      * @param vehicles sheets it is made for; empty when its plugs alone decide
      * @param finishes colours it comes in; empty where nobody sees it
      * @param takes    room it takes behind the dash
      */
-    record Part(Header header, PartKind kind, long priceCents, int minutes, Optional<Holds> holds,
+    record Part(Header header, PartKind kind, long priceCents, int minutes, int cuts, Optional<Holds> holds,
                 Optional<Device> device, List<String> vehicles, List<String> finishes, Geometry takes) implements Sheet {
         public Part {
             vehicles = List.copyOf(vehicles);

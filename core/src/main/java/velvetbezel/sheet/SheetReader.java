@@ -62,13 +62,13 @@ public final class SheetReader {
     }
 
     private static Sheet.Part part(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "holds", "device", "vehicles", "finishes", "geometry");
+        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "cuts", "holds", "device", "vehicles", "finishes", "geometry");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
         Optional<Sheet.Holds> holds = node.has("holds")
             ? Optional.of(new Sheet.Holds(opening(node.at("holds").only("opening", "radio").at("opening")), opening(node.at("holds").at("radio")))) : Optional.empty();
         if (kind == PartKind.DASH_KIT && holds.isEmpty()) node.at("holds").fault("is missing; a dash kit says which opening it fills and which radio it takes.");
         if (!kind.wireless() && !node.has("device")) node.at("device").fault("is missing; only a dash kit has no wires.");
-        return new Sheet.Part(header, kind, cents(node.at("price")), node.at("minutes").whole(0, 6000), holds,
+        return new Sheet.Part(header, kind, cents(node.at("price")), node.at("minutes").whole(0, 6000), node.has("cuts") ? node.at("cuts").whole(0, 20) : 0, holds,
             node.has("device") ? Optional.of(new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device"))) : Optional.empty(),
             node.at("vehicles").texts(), node.at("finishes").texts(), facts.geometry(node.at("geometry")));
     }

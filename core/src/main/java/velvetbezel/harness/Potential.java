@@ -1,0 +1,122 @@
+package velvetbezel.harness;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiPredicate;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Flow;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Sheet;
+
+/**
+ * Every connection that some choice of parts could make in a car, read off the sheets without building any of the
+ * choices: more than any one installation has, never less. Terminals that some choice ties together share a net;
+ * plugs that some choice mates, or that could take each other's place, share a crowd.
+ */
+public final class Potential {
+    private final Draft draft = new Draft();
+    private final Map<TerminalId, Integer> index = new HashMap<>();
+    private final List<Integer> parents = new ArrayList<>();
+    private final Map<String, Integer> crowds = new LinkedHashMap<>();
+    private final BiPredicate<String, String> together;
+
+    private Potential(BiPredicate<String, String> together) { this.together = together; }
+
+    /**
+     * @param options  what could be in the kit, by instance id
+     * @param together whether two options can be in one kit
+     */
+    public static Potential of(Sheet.Vehicle vehicle, Sheet.Radio radio, Map<String, Device> options, BiPredicate<String, String> together) {
+        Potential p = new Potential(together);
+        for (Device device : vehicle.devices()) p.draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
+        p.draft.add(new Instance(Builder.CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
+        Builder.carWires(p.draft, vehicle);
+        options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
+        Builder.radios(p.draft, new Recipe(vehicle, Optional.of(radio), Map.of()));
+        p.wires();
+        p.plugs();
+        p.roles();
+        return p;
+    }
+
+    public List<Instance> instances() { return draft.instances; }
+
+    public List<Terminal> terminals() { return List.copyOf(draft.terminals.values()); }
+
+    /** The net of a terminal: a number that it shares with all that some choice ties it to. */
+    public int net(TerminalId id) { return root(number(id)); }
+
+    public int net(LeadRole role) { return net(JointId.of(role).node()); }
+
+    /** Plugs of one number mate with each other or take each other's place; empty for a plug that nothing fits. */
+    public Optional<Integer> crowd(String instance, String plug) { return Optional.ofNullable(crowds.get(instance + "/" + plug)).map(this::root); }
+
+    private int number(TerminalId id) { return index.computeIfAbsent(id, k -> fresh()); }
+
+    private int fresh() {
+        parents.add(parents.size());
+        return parents.size() - 1;
+    }
+
+    private int root(int node) {
+        while (parents.get(node) != node) {
+            parents.set(node, parents.get(parents.get(node)));
+            node = parents.get(node);
+        }
+        return node;
+    }
+
+    private void tie(int a, int b) { parents.set(root(a), root(b)); }
+
+    private void wires() {
+        draft.terminals.keySet().forEach(this::number);
+        for (Conductor c : draft.conductors) if (c.mayBeClosed()) tie(number(c.a()), number(c.b()));
+    }
+
+    private record End(Instance instance, Plug plug) {
+        String key() { return instance.id() + "/" + plug.id(); }
+
+        TerminalId at(Position p) { return new TerminalId(instance.id(), plug.id() + "." + p.number()); }
+    }
+
+    private void plugs() {
+        Map<String, List<End>> families = new LinkedHashMap<>();
+        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) families.computeIfAbsent(p.family(), k -> new ArrayList<>()).add(new End(i, p));
+        for (List<End> ends : families.values())
+            for (int a = 0; a < ends.size(); a++) for (int b = a + 1; b < ends.size(); b++) meet(ends.get(a), ends.get(b));
+        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) p.housing().ifPresent(h -> tie(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
+    }
+
+    private int crowdOf(String plug) { return crowds.computeIfAbsent(plug, k -> fresh()); }
+
+    private void meet(End a, End b) {
+        if (a.instance.id().equals(b.instance.id()) || !a.plug.mates(b.plug) || !together.test(a.instance.id(), b.instance.id())) return;
+        tie(crowdOf(a.key()), crowdOf(b.key()));
+        for (Position p : a.plug.positions()) b.plug.at(p.number()).filter(q -> !p.empty() && !q.empty()).ifPresent(q -> tie(number(a.at(p)), number(b.at(q))));
+    }
+
+    /** Bare leads by role: their own, or for a tail those of the car's wires that it could go on from. */
+    private void roles() {
+        Map<Integer, List<LeadRole>> ofCar = new HashMap<>();
+        for (Terminal t : draft.terminals.values())
+            if (t.id().instance().equals(Builder.CAR)) t.role().ifPresent(r -> ofCar.computeIfAbsent(net(t.id()), k -> new ArrayList<>()).add(r));
+        Map<TerminalId, List<LeadRole>> roles = new LinkedHashMap<>();
+        for (Terminal t : draft.terminals.values())
+            if (t.kind() == Terminal.Kind.BARE) roles.put(t.id(), Draft.isTail(t.id()) ? ofCar.getOrDefault(net(t.id()), List.of()) : List.of(t.role().orElseThrow()));
+        roles.forEach((id, all) -> all.forEach(r -> tie(number(id), number(JointId.of(r).node()))));
+        if (!surelyGiven(LeadRole.AMP_REMOTE)) tie(net(LeadRole.AMP_REMOTE), net(LeadRole.ANTENNA_POWER));
+        if (!surelyGiven(LeadRole.ANTENNA_POWER)) tie(net(LeadRole.ANTENNA_POWER), net(LeadRole.ACCESSORY));
+    }
+
+    /** Whether the radio gives it, so that no other output ever serves instead. */
+    private boolean surelyGiven(LeadRole role) {
+        return draft.terminals.values().stream().anyMatch(t -> t.kind() == Terminal.Kind.BARE && t.flow() == Flow.GIVES && t.role().equals(Optional.of(role))
+            && draft.instances.stream().anyMatch(i -> i.id().equals(t.id().instance()) && i.owner() == Instance.Owner.RADIO));
+    }
+}

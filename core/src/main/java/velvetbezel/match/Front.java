@@ -1,0 +1,223 @@
+package velvetbezel.match;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Kind;
+import velvetbezel.sheet.Sheet;
+
+/**
+ * All kits of one radio that no other beats: price, labour, cuts, waiting and weighed losses. Place after place is
+ * filled; a beginning is dropped when another with the same choices in every place that still matters is as good in
+ * everything. What places add to the costs does not depend on each other, and every table of losses is read when its
+ * last place is filled, so that nothing is dropped that a front could need.
+ */
+final class Front {
+    /** So many beginnings are carried on at once; more are thinned, and the result says by how much. */
+    private static final int MOST = 20_000;
+    private final Compiled compiled;
+    private final Wishes wishes;
+    private final ToIntFunction<FunctionId> weight;
+    private final List<Slot> slots;
+    private final List<Compiled.Table> counted;
+    private final List<Integer> order;
+    private final long[] stride;
+    private int slack;
+    private Optional<String> forced = Optional.empty();
+
+    private record Offer(Optional<Sheet.Part> part, Cost cost) {
+        static final Offer NONE = new Offer(Optional.empty(), Cost.NOTHING);
+    }
+
+    /** @param state the choices of places that still matter, by number */
+    private record Label(long state, Cost cost, int loss, Label before, int slot, int choice, int offer) {}
+
+    /** @param slack a kit that is not shown is at most so many minutes quicker than one that is shown, no dearer and as good in the rest */
+    record Found(List<Line> lines, int slack) {}
+
+    /** A kit by its choice in each place. */
+    record Line(Cost cost, int loss, int[] choices, List<Sheet.Part> parts) {}
+
+    /** Part and cost of each choice in each place, those that another covers left out. */
+    private final List<List<List<Offer>>> offers;
+
+    private Front(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Function<Sheet.Part, Cost> price) {
+        this.compiled = compiled;
+        this.wishes = wishes;
+        this.weight = weight;
+        this.slots = compiled.slots();
+        this.counted = compiled.tables().stream().filter(t -> t.functions().stream().anyMatch(f -> counts(f, wishes, weight))).toList();
+        this.order = order();
+        this.offers = slots.stream().map(s -> s.choices().stream().map(c -> c.isEmpty() ? List.of(Offer.NONE) : unbeaten(c.parts().stream().map(p -> new Offer(Optional.of(p), price.apply(p))).toList(), Offer::cost, o -> 0, 0)).toList()).toList();
+        this.stride = new long[slots.size()];
+        long step = 1;
+        for (int s = 0; s < stride.length; s++) {
+            stride[s] = step;
+            step = Math.multiplyExact(step, slots.get(s).choices().size());
+        }
+    }
+
+    /**
+     * @param base   what the radio itself costs
+     * @param forced the part that a kit must have
+     */
+    static Found of(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Cost base, Function<Sheet.Part, Cost> price, Optional<Sheet.Part> forced) {
+        Front front = new Front(compiled, wishes, weight, price);
+        front.forced = forced.map(Sheet::id);
+        return front.find(base);
+    }
+
+    /** Whether a function has to be known to compare kits. */
+    static boolean counts(FunctionId f, Wishes wishes, ToIntFunction<FunctionId> weight) { return wishes.musts().contains(f) || weight.applyAsInt(f) > 0; }
+
+    /** The table with the fewest places still to fill comes next, so that losses are known early. */
+    private List<Integer> order() {
+        List<Integer> order = new ArrayList<>();
+        List<BitSet> open = new ArrayList<>(counted.stream().map(t -> (BitSet) t.places().clone()).filter(p -> !p.isEmpty()).toList());
+        while (!open.isEmpty()) {
+            BitSet next = open.stream().min(Comparator.comparingInt(BitSet::cardinality)).orElseThrow();
+            next.stream().forEach(order::add);
+            BitSet done = (BitSet) next.clone();
+            open.forEach(p -> p.andNot(done));
+            open.removeIf(BitSet::isEmpty);
+        }
+        IntStream.range(0, slots.size()).filter(s -> !order.contains(s)).forEach(order::add);
+        return order;
+    }
+
+    private Found find(Cost base) {
+        List<Label> labels = List.of(new Label(0, base, lossOf(tables(new BitSet(), new BitSet()), new int[slots.size()]).orElse(-1), null, -1, 0, 0));
+        if (labels.get(0).loss < 0) return new Found(List.of(), 0);
+        BitSet filled = new BitSet();
+        for (int slot : order) {
+            BitSet before = (BitSet) filled.clone();
+            filled.set(slot);
+            labels = thinned(fill(labels, slot, filled, tables(before, filled), mattering(filled)));
+        }
+        return new Found(labels.stream().map(this::line).toList(), slack);
+    }
+
+    /** The tables whose last place was filled just now. */
+    private List<Compiled.Table> tables(BitSet before, BitSet filled) {
+        return counted.stream().filter(t -> Compiled.within(t.places(), filled) && (filled.isEmpty() || !Compiled.within(t.places(), before))).toList();
+    }
+
+    private BitSet mattering(BitSet filled) {
+        BitSet mattering = new BitSet();
+        for (Compiled.Table t : counted) if (!Compiled.within(t.places(), filled)) mattering.or(t.places());
+        for (BitSet r : compiled.rivals()) if (!Compiled.within(r, filled)) mattering.or(r);
+        mattering.and(filled);
+        return mattering;
+    }
+
+    private List<Label> fill(List<Label> labels, int slot, BitSet filled, List<Compiled.Table> decided, BitSet mattering) {
+        Map<Long, List<Label>> states = new LinkedHashMap<>();
+        for (Label l : labels) states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
+        List<Label> next = new ArrayList<>();
+        int[] choices = new int[slots.size()];
+        List<BitSet> rivals = compiled.rivals().stream().filter(r -> r.get(slot) && Compiled.within(r, filled)).toList();
+        states.forEach((state, here) -> {
+            for (int s = 0; s < choices.length; s++) choices[s] = (int) (state / stride[s] % slots.get(s).choices().size());
+            for (int c = 0; c < slots.get(slot).choices().size(); c++) {
+                choices[slot] = c;
+                if (rivals.stream().anyMatch(r -> compiled.tied(choices, r))) continue;
+                Optional<Integer> loss = lossOf(decided, choices);
+                if (loss.isEmpty()) continue;
+                long after = mattering.stream().mapToLong(s -> choices[s] * stride[s]).sum();
+                for (Label l : here) add(l, slot, c, loss.get(), after, next);
+            }
+        });
+        return next;
+    }
+
+    private void add(Label l, int slot, int choice, int loss, long state, List<Label> next) {
+        List<Offer> here = offers.get(slot).get(choice);
+        boolean mine = forced.filter(f -> slots.get(slot).choiceOf(f) >= 0).isPresent();
+        for (int o = 0; o < here.size(); o++) {
+            Cost cost = l.cost.plus(here.get(o).cost());
+            if (wishes.budget().filter(b -> cost.cents() > b).isEmpty() && (!mine || here.get(o).part().filter(p -> p.id().equals(forced.get())).isPresent())) next.add(new Label(state, cost, l.loss + loss, l, slot, choice, o));
+        }
+    }
+
+    /** Empty where outputs would be tied together, or a function is lost that must not be. */
+    private Optional<Integer> lossOf(List<Compiled.Table> decided, int[] choices) {
+        int loss = 0;
+        for (Compiled.Table t : decided) {
+            Map<FunctionId, Kind> kinds = t.at(choices);
+            if (kinds == null) return Optional.empty();   // outputs tied together among its places
+            for (Map.Entry<FunctionId, Kind> e : kinds.entrySet()) {
+                if (e.getValue().works()) continue;
+                if (wishes.musts().contains(e.getKey())) return Optional.empty();
+                loss += weight.applyAsInt(e.getKey());
+            }
+        }
+        return Optional.of(loss);
+    }
+
+    private List<Label> thinned(List<Label> labels) {
+        Map<Long, List<Label>> states = new LinkedHashMap<>();
+        for (Label l : labels) states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
+        List<Label> kept = unbeaten(states, 0);
+        for (int minutes = 1; kept.size() > MOST; minutes *= 2) {
+            kept = unbeaten(states, minutes);
+            if (kept.size() <= MOST || minutes > 1 << 20) slack += minutes;
+        }
+        return kept;
+    }
+
+    private static List<Label> unbeaten(Map<Long, List<Label>> states, int slack) {
+        List<Label> kept = new ArrayList<>();
+        states.values().forEach(here -> kept.addAll(unbeaten(here, Label::cost, Label::loss, slack)));
+        return kept;
+    }
+
+    private record Step(int loss, int cuts, int days) {}
+
+    /**
+     * What nothing else covers, cheapest first; of equals the first. Labels come in order of price, so that of those
+     * with equal losses, cuts and days only the quickest so far has to be remembered.
+     */
+    static <T> List<T> unbeaten(List<T> all, Function<T, Cost> cost, ToIntFunction<T> loss, int slack) {
+        if (all.size() < 2) return all;
+        List<T> sorted = new ArrayList<>(all);
+        sorted.sort(Comparator.<T>comparingLong(t -> cost.apply(t).cents()).thenComparingInt(t -> cost.apply(t).minutes()).thenComparingInt(loss).thenComparingInt(t -> cost.apply(t).cuts()).thenComparingInt(t -> cost.apply(t).days()));
+        Map<Step, Integer> quickest = new HashMap<>();
+        List<T> kept = new ArrayList<>();
+        for (T t : sorted) {
+            Cost c = cost.apply(t);
+            int l = loss.applyAsInt(t);
+            boolean beaten = false;
+            for (Map.Entry<Step, Integer> q : quickest.entrySet()) {
+                Step s = q.getKey();
+                if (q.getValue() <= c.minutes() + slack && s.loss <= l && s.cuts <= c.cuts() && s.days <= c.days()) {
+                    beaten = true;
+                    break;
+                }
+            }
+            if (beaten) continue;
+            kept.add(t);
+            quickest.merge(new Step(l, c.cuts(), c.days()), c.minutes(), Math::min);
+        }
+        return kept;
+    }
+
+    private Line line(Label end) {
+        int[] choices = new int[slots.size()];
+        List<Optional<Sheet.Part>> parts = new ArrayList<>(Collections.nCopies(slots.size(), Optional.empty()));
+        for (Label l = end; l.slot >= 0; l = l.before) {
+            choices[l.slot] = l.choice;
+            parts.set(l.slot, offers.get(l.slot).get(l.choice).get(l.offer).part());
+        }
+        return new Line(end.cost, end.loss, choices, parts.stream().flatMap(Optional::stream).toList());
+    }
+}

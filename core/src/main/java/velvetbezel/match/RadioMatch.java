@@ -1,0 +1,153 @@
+package velvetbezel.match;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import velvetbezel.function.Catalogue;
+import velvetbezel.function.Function;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Kind;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Builder;
+import velvetbezel.harness.Installation;
+import velvetbezel.sheet.Sheet;
+
+/**
+ * One radio in one car: what does not depend on wishes and prices, worked out once and asked again and again. Safe for
+ * several threads, which wait for each other.
+ */
+public final class RadioMatch {
+    private final Sheet.Vehicle vehicle;
+    private final Sheet.Radio radio;
+    private final Catalogue catalogue;
+    private final Set<FunctionId> had;
+    private final Outcomes.Against against;
+    private final Optional<Compiled> compiled;
+    private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
+
+    /** @param slack see {@link Front.Found}; @param complete whether it was not stopped on the way */
+    record Found(List<Kit> kits, int slack, boolean complete) {
+        static final Found NOTHING = new Found(List.of(), 0, true);
+    }
+
+    private RadioMatch(Installation factory, Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
+        this.vehicle = vehicle;
+        this.radio = radio;
+        this.catalogue = catalogue;
+        this.had = had;
+        this.against = new Outcomes.Against(factory, catalogue);
+        Optional<List<Slot>> slots = Reasons.tooDeep(vehicle, radio).isPresent() ? Optional.empty() : Slots.of(vehicle, radio, parts);
+        this.compiled = slots.map(s -> Compiled.of(vehicle, radio, s, catalogue, against));
+    }
+
+    /**
+     * @param factory what the car was when it left its maker
+     * @param vehicle what it is now
+     * @param had     functions of the factory installation
+     */
+    public static RadioMatch of(Installation factory, Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
+        return new RadioMatch(factory, vehicle, radio, parts, catalogue, had);
+    }
+
+    public Sheet.Radio radio() { return radio; }
+
+    /** Whether anything holds it, feeds it and joins its antenna. */
+    boolean possible() { return compiled.isPresent(); }
+
+    private int weight(FunctionId f, Wishes wishes) { return wishes.weight(f, had.contains(f)); }
+
+    /** Every kit that no other beats, each run as built. */
+    synchronized Found kits(Wishes wishes, Market market, BooleanSupplier stopped) {
+        if (compiled.isEmpty()) return Found.NOTHING;
+        Compiled c = compiled.get();
+        Set<FunctionId> matters = catalogue.functions().stream().map(Function::id).filter(f -> Front.counts(f, wishes, x -> weight(x, wishes))).collect(Collectors.toSet());
+        while (true) {
+            if (!c.fill(matters, stopped)) return new Found(List.of(), 0, false);
+            Front.Found front = Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.empty());
+            if (agrees(c, front, matters)) return new Found(front.lines().stream().map(l -> kit(l)).toList(), front.slack(), true);
+        }
+    }
+
+    /** The best kits that have one part in them, as compiled: least lost first, then cheapest. */
+    synchronized List<Kit> with(Sheet.Part part, Wishes wishes, Market market) {
+        return compiled.map(c -> Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.of(part)).lines().stream()
+            .map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices()))).toList()).orElse(List.of());
+    }
+
+    /** Whether every kit that came out does as built what was compiled; where not, the tables are widened. */
+    private boolean agrees(Compiled c, Front.Found front, Set<FunctionId> matters) {
+        for (Front.Line l : front.lines()) {
+            Map<FunctionId, Kind> asBuilt = built(l.choices(), l.parts());
+            if (matters.stream().anyMatch(f -> asBuilt.get(f) != c.kinds(l.choices()).get(f))) {
+                c.widen(l.choices(), asBuilt);
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Map<FunctionId, Kind> built(int[] choices, List<Sheet.Part> parts) {
+        return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(Builder.replacement(vehicle, radio, parts)).kinds(catalogue.functions().stream().map(Function::id).toList()));
+    }
+
+    private Kit kit(Front.Line l) { return new Kit(radio, sorted(l.parts()), l.cost(), l.loss(), built(l.choices(), l.parts())); }
+
+    private static List<Sheet.Part> sorted(List<Sheet.Part> parts) { return parts.stream().sorted((a, b) -> a.kind().compareTo(b.kind())).toList(); }
+
+    /** Parts that are an alternative in some place of this radio's kits, whether or not any kit has them. */
+    Set<String> candidates() {
+        Set<String> ids = new HashSet<>();
+        compiled.ifPresent(c -> c.slots().forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> ids.add(p.id())))));
+        return ids;
+    }
+
+    /** A part that does the same here as another one. */
+    Optional<Sheet.Part> twin(Sheet.Part part, Predicate<Sheet.Part> wanted) {
+        return compiled.flatMap(c -> c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).flatMap(s -> s.choices().get(s.choiceOf(part.id())).parts().stream()).filter(p -> !p.id().equals(part.id()) && wanted.test(p)).findFirst());
+    }
+
+    /**
+     * Another part in the place of one, or none.
+     *
+     * @param lost  functions that no longer work, in the catalogue's order
+     * @param again functions that work only then
+     * @param kit   as it would be
+     */
+    public record Swap(Optional<Sheet.Part> part, List<FunctionId> lost, List<FunctionId> again, Kit kit) {}
+
+    /** What could stand in for one part of a kit, least lost first, then cheapest; kits that would tie outputs together left out. */
+    public synchronized List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) {
+        List<Swap> swaps = new ArrayList<>();
+        compiled.ifPresent(c -> c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
+            if (s.mayBeEmpty()) swap(c, kit, part, Optional.empty(), wishes, market).ifPresent(swaps::add);
+            s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, part, Optional.of(p), wishes, market).ifPresent(swaps::add)));
+        }));
+        swaps.sort((a, b) -> a.kit.loss() != b.kit.loss() ? Integer.compare(a.kit.loss(), b.kit.loss()) : Long.compare(a.kit.cost().cents(), b.kit.cost().cents()));
+        return swaps;
+    }
+
+    private Optional<Swap> swap(Compiled c, Kit kit, Sheet.Part out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
+        List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream().filter(p -> !p.id().equals(out.id())).toList());
+        in.ifPresent(parts::add);
+        Installation installation = Builder.replacement(vehicle, radio, sorted(parts));
+        if (!installation.faults().isEmpty()) return Optional.empty();
+        int[] choices = c.choices(parts);
+        Kit with = priced(sorted(parts), built(choices, sorted(parts)), wishes, market);
+        List<FunctionId> all = catalogue.functions().stream().map(Function::id).toList();
+        return Optional.of(new Swap(in, all.stream().filter(f -> kit.kinds().get(f).works() && !with.kinds().get(f).works()).toList(), all.stream().filter(f -> !kit.kinds().get(f).works() && with.kinds().get(f).works()).toList(), with));
+    }
+
+    private Kit priced(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) {
+        Cost cost = market.of(radio);
+        for (Sheet.Part p : parts) cost = cost.plus(market.of(vehicle, p));
+        return new Kit(radio, parts, cost, kinds.entrySet().stream().filter(e -> !e.getValue().works()).mapToInt(e -> weight(e.getKey(), wishes)).sum(), kinds);
+    }
+}
