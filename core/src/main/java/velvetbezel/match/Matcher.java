@@ -31,15 +31,15 @@ public final class Matcher {
     }
 
     public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {
-        List<RadioMatch.Found> found = radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList();
-        Best best = best(found);
-        List<GiveUp> giveUp = best.kits.isEmpty() ? GiveUp.of(wishes, less -> radios.stream().flatMap(r -> r.kits(less, market, () -> false).kits().stream()).toList()) : List.of();
-        return new Matched(best.kits, giveUp, best.slack);
+        Matched best = best(radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList());
+        return best.kits().isEmpty() ? new Matched(List.of(), giveUp(radios, wishes, market), 0) : best;
     }
 
-    private record Best(List<Kit> kits, int slack) {}
+    /** Where no kit meets all wishes: the smallest sets of them to give up. */
+    public static List<GiveUp> giveUp(List<RadioMatch> radios, Wishes wishes, Market market) { return GiveUp.of(wishes, less -> radios.stream().flatMap(r -> r.kits(less, market, () -> false).kits().stream()).toList()); }
 
-    private static Best best(List<RadioMatch.Found> found) {
+    /** The kits of several radios that none of the others beats. */
+    public static Matched best(List<RadioMatch.Found> found) {
         List<Kit> all = found.stream().flatMap(f -> f.kits().stream()).toList();
         int slack = found.stream().mapToInt(RadioMatch.Found::slack).max().orElse(0);
         List<Kit> best = Front.unbeaten(all, Kit::cost, Kit::loss, 0);
@@ -47,7 +47,7 @@ public final class Matcher {
             best = Front.unbeaten(all, Kit::cost, Kit::loss, minutes);
             if (best.size() <= MOST) slack += minutes;
         }
-        return new Best(best.stream().sorted(Comparator.comparingInt(Kit::loss).thenComparing(Comparator.<Kit>comparingInt(k -> k.gained().size()).reversed()).thenComparingLong(k -> k.cost().cents()).thenComparingInt(k -> k.cost().minutes())).toList(), slack);
+        return new Matched(best.stream().sorted(Comparator.comparingInt(Kit::loss).thenComparing(Comparator.<Kit>comparingInt(k -> k.gained().size()).reversed()).thenComparingLong(k -> k.cost().cents()).thenComparingInt(k -> k.cost().minutes())).toList(), List.of(), slack);
     }
 
     /** Why each sheet is in no kit that is not in one. */

@@ -33,8 +33,11 @@ public final class RadioMatch {
     private final Optional<Compiled> compiled;
     private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
 
-    /** @param slack see {@link Front.Found}; @param complete whether it was not stopped on the way */
-    record Found(List<Kit> kits, int slack, boolean complete) {
+    /**
+     * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer and as good in the rest
+     * @param complete whether it was not stopped on the way
+     */
+    public record Found(List<Kit> kits, int slack, boolean complete) {
         static final Found NOTHING = new Found(List.of(), 0, true);
     }
 
@@ -59,13 +62,19 @@ public final class RadioMatch {
 
     public Sheet.Radio radio() { return radio; }
 
+    /** A kit that a person put together, with what it costs today; its functions as built. */
+    public synchronized Kit of(List<Sheet.Part> parts, Wishes wishes, Market market) {
+        Map<FunctionId, Kind> kinds = against.trial(Builder.replacement(vehicle, radio, parts)).kinds(catalogue.functions().stream().map(Function::id).toList());
+        return priced(sorted(parts), kinds, wishes, market);
+    }
+
     /** Whether anything holds it, feeds it and joins its antenna. */
     boolean possible() { return compiled.isPresent(); }
 
     private int weight(FunctionId f, Wishes wishes) { return wishes.weight(f, had.contains(f)); }
 
     /** Every kit that no other beats, each run as built. */
-    synchronized Found kits(Wishes wishes, Market market, BooleanSupplier stopped) {
+    public synchronized Found kits(Wishes wishes, Market market, BooleanSupplier stopped) {
         if (compiled.isEmpty()) return Found.NOTHING;
         Compiled c = compiled.get();
         Set<FunctionId> matters = catalogue.functions().stream().map(Function::id).filter(f -> Front.counts(f, wishes, x -> weight(x, wishes))).collect(Collectors.toSet());
@@ -127,15 +136,23 @@ public final class RadioMatch {
     public synchronized List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) {
         List<Swap> swaps = new ArrayList<>();
         compiled.ifPresent(c -> c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
-            if (s.mayBeEmpty()) swap(c, kit, part, Optional.empty(), wishes, market).ifPresent(swaps::add);
-            s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, part, Optional.of(p), wishes, market).ifPresent(swaps::add)));
+            if (s.mayBeEmpty()) swap(c, kit, Optional.of(part), Optional.empty(), wishes, market).ifPresent(swaps::add);
+            s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, Optional.of(part), Optional.of(p), wishes, market).ifPresent(swaps::add)));
         }));
         swaps.sort((a, b) -> a.kit.loss() != b.kit.loss() ? Integer.compare(a.kit.loss(), b.kit.loss()) : Long.compare(a.kit.cost().cents(), b.kit.cost().cents()));
         return swaps;
     }
 
-    private Optional<Swap> swap(Compiled c, Kit kit, Sheet.Part out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
-        List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream().filter(p -> !p.id().equals(out.id())).toList());
+    /** Each part that could go into a place that a kit leaves empty. */
+    public synchronized List<Swap> additions(Kit kit, Wishes wishes, Market market) {
+        List<Swap> additions = new ArrayList<>();
+        compiled.ifPresent(c -> c.slots().stream().filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
+            .forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> swap(c, kit, Optional.empty(), Optional.of(p), wishes, market).ifPresent(additions::add)))));
+        return additions;
+    }
+
+    private Optional<Swap> swap(Compiled c, Kit kit, Optional<Sheet.Part> out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
+        List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream().filter(p -> out.filter(o -> o.id().equals(p.id())).isEmpty()).toList());
         in.ifPresent(parts::add);
         Installation installation = Builder.replacement(vehicle, radio, sorted(parts));
         if (!installation.faults().isEmpty()) return Optional.empty();

@@ -4,6 +4,7 @@ import static velvetbezel.store.rows.Tables.LISTING;
 import static velvetbezel.store.rows.Tables.SHEET;
 
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -62,6 +63,9 @@ public class Shelves {
     private static List<String> words(String text) { return Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).filter(w -> !w.isEmpty()).toList(); }
 
     public Optional<Listing> listing(String id) { return db.selectFrom(LISTING).where(LISTING.ID.eq(id)).fetchOptional(Shelves::listing); }
+
+    /** What radios and parts cost and how many there are, of some sheets. */
+    public List<Listing> listings(Collection<String> ids) { return db.selectFrom(LISTING).where(LISTING.ID.in(ids)).fetch(Shelves::listing); }
 
     public Facets facets(String kind) {
         List<String> families = db.fetch("select distinct f from (select unnest(families) f from listing where kind = ? and buildable) x order by f", kind).map(r -> r.get(0, String.class));

@@ -120,4 +120,18 @@ function trace(lead) {
   for (const wire of document.querySelectorAll('.wire[data-lead]')) wire.classList.toggle('traced', wire.dataset.lead === lead);
 }
 
+/** What is being worked out beside the page appears as it comes. */
+async function watch() {
+  const working = document.querySelector('[data-refresh]');
+  if (!working) return;
+  await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
+  try {
+    const answer = await fetch(location.href, { headers: { Accept: 'text/html' } });
+    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    if (answer.ok && page.getElementById('work')?.hasAttribute('data-live')) follow(page);
+  } catch { /* the next try follows */ }
+  watch();
+}
+
 mount(document);
+watch();

@@ -29,6 +29,7 @@ final class Fields {
     static final String NOTE = "note";
     static final String RADIO = "radio";
     static final String PARTS = "parts";
+    static final String BUDGET = "budget";
     static final String HANDED_OVER = "handed over";
     static final String DONE = "done";
     static final String MUST_STAY = "must stay";
@@ -88,6 +89,7 @@ final class Fields {
         String kind = field.contains("/") ? field.substring(0, field.indexOf('/')) : field;
         return Optional.of(switch (kind) {
             case VIN -> new Vin(value).text();
+            case BUDGET -> Words.money(cents(field, value));
             case "sign" -> one(field, value, SIGNS);
             case "trait" -> trait(field, value);
             case "as built" -> one(field, value, Stream.concat(Stream.of(AsBuilt.NO_WIRE), Arrays.stream(LeadRole.values()).map(LeadRole::label)).toList());
@@ -111,6 +113,13 @@ final class Fields {
     private static String one(String field, String value, List<String> allowed) {
         if (allowed.contains(value)) return value;
         throw new InvalidInput(field, "\"%s\" is not allowed; one of %s.".formatted(value, String.join(", ", allowed)));
+    }
+
+    /** Reads "450", "450.5" or "450,50", in hundredths. */
+    static long cents(String field, String text) {
+        String number = text.strip().replace(',', '.');
+        if (!number.matches("\\d{1,6}(\\.\\d{1,2})?")) throw new InvalidInput(field, "\"%s\" is no amount; type a number such as 450 or 450.00.".formatted(text));
+        return Math.round(Double.parseDouble(number) * 100);
     }
 
     /** Reads "12,4", "12.4" or "12.4 V". */

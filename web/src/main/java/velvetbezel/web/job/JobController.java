@@ -5,6 +5,7 @@ import java.net.URI;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -42,9 +43,11 @@ class JobController {
     String job(@PathVariable int number) { return "redirect:" + pages.open(number).path(Station.ARRIVE); }
 
     @GetMapping("/jobs/{number}/{station:arrive|match|wire|prove|hand-over}")
-    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, @RequestParam Optional<String> all, Model model) {
-        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), all.isPresent()), Frame.Trouble.NONE, model);
+    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, @RequestParam(defaultValue = "") String kits, @RequestParam(defaultValue = "") String radio, @RequestParam Optional<String> all, Model model) {
+        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), new MatchView.Asked(letters(kits), radio, all.isPresent())), Frame.Trouble.NONE, model);
     }
+
+    private static List<String> letters(String kits) { return kits.isBlank() ? List.of() : List.of(kits.split(",")); }
 
     private String show(OpenJob open, Station station, JobPages.Look look, Frame.Trouble trouble, Model model) {
         model.addAttribute("view", pages.page(open, station, look, trouble));
@@ -85,7 +88,7 @@ class JobController {
         var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
         Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
         Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> URLDecoder.decode(c, StandardCharsets.UTF_8));
-        return show(open, station, new JobPages.Look(check, query.containsKey("read"), query.containsKey("all")), trouble, model);
+        return show(open, station, new JobPages.Look(check, query.containsKey("read"), new MatchView.Asked(letters(Optional.ofNullable(query.getFirst("kits")).orElse("")), Optional.ofNullable(query.getFirst("radio")).orElse(""), query.containsKey("all"))), trouble, model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */
@@ -107,6 +110,6 @@ class JobController {
 
     /** A page of this job, whatever was sent. */
     private static String within(int number, String back) {
-        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%._-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
+        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
     }
 }

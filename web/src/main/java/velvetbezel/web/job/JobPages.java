@@ -14,7 +14,7 @@ class JobPages {
     private final Clock clock;
 
     /** What a page is asked to show of its station: the check in hand, or the reading back. */
-    record Look(Optional<String> check, boolean readingBack, boolean all) {}
+    record Look(Optional<String> check, boolean readingBack, MatchView.Asked match) {}
 
     JobPages(Desk desk, Matching matching, Library library, Clock clock) {
         this.desk = desk;
@@ -26,7 +26,7 @@ class JobPages {
     Object page(OpenJob open, Station station, Look look, Frame.Trouble trouble) {
         return switch (station) {
             case ARRIVE -> ArriveView.of(open, library.entries("vehicle"), trouble);
-            case MATCH -> MatchView.of(open, open.vehicle().map(v -> matching.kits(open)), look.all(), trouble);
+            case MATCH -> MatchView.of(open, open.vehicle().map(v -> matching.kits(open)), matching, look.match(), trouble);
             case WIRE -> WireView.of(open, look.readingBack(), trouble);
             case PROVE -> ProveView.of(open, look.check(), trouble);
             case HAND_OVER -> HandOverView.of(open, clock.instant(), trouble);

@@ -1,25 +1,197 @@
 package velvetbezel.web.job;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
+import velvetbezel.function.Function;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcome;
+import velvetbezel.function.Outcomes;
+import velvetbezel.match.Kit;
+import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
 import velvetbezel.match.Matcher;
+import velvetbezel.match.RadioMatch;
+import velvetbezel.match.Wishes;
+import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Library;
+import velvetbezel.store.Listing;
+import velvetbezel.store.Shelves;
 
-/** The kits for a job's car, worked out once for each state of its sheets. */
+/**
+ * The kits for a job's car: one radio after the other beside the pages, which show what there is so far. Kept for each
+ * state of the sheets; losing it only costs time.
+ */
 @Service
-class Matching {
-    private static final int KEPT = 20;
+class Matching implements DisposableBean {
+    private static final int KEPT = 12;
+    private static final int KEPT_REASONS = 200;
+    private static final int THREADS = 2;
+    private static final int SECONDS_TO_END = 10;
+    /** A page waits so long for kits that are being worked out, then shows what there is. */
+    private static final long PATIENCE_MILLIS = 1200;
+    /** Where nobody says how long a part takes to come that is not in stock. */
+    static final int DAYS_UNKNOWN = 21;
     private final Library library;
-    private final Recent<String, Matched> recent = new Recent<>(KEPT);
+    private final Shelves shelves;
+    private final ExecutorService bench = Executors.newFixedThreadPool(THREADS, r -> {
+        Thread t = new Thread(r, "kits");
+        t.setDaemon(true);
+        return t;
+    });
+    private final Recent<String, Counter> counters = new Recent<>(KEPT);
+    private final Recent<String, Work> works = new Recent<>(4 * KEPT);
+    private final Recent<String, Map<FunctionId, Outcome>> reasons = new Recent<>(KEPT_REASONS);
+    private final Recent<String, List<Matched.Out>> outs = new Recent<>(KEPT);
 
-    Matching(Library library) { this.library = library; }
+    /** A car with everything that could go into it. */
+    private record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
+
+    /** One question about it being answered, radio by radio. */
+    private record Work(List<CompletableFuture<RadioMatch.Found>> radios, AtomicBoolean stopped) {}
+
+    /**
+     * What there is so far.
+     *
+     * @param done    radios that are worked out; @param all radios in all
+     * @param stopped a person stopped it
+     */
+    record Answer(Matched matched, Wishes wishes, Market market, int done, int all, boolean stopped) {
+        boolean complete() { return done == all; }
+    }
+
+    Matching(Library library, Shelves shelves) {
+        this.library = library;
+        this.shelves = shelves;
+    }
 
     /** A colour never changes what becomes of a function. */
     private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour"); }
 
-    Matched kits(OpenJob open) {
-        String facts = open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList().toString();
-        return recent.get(library.revision() + facts, () -> Matcher.match(open.factory().orElseThrow(), open.vehicle().orElseThrow(), library.radios(), library.parts(), open.catalogue()));
+    private String counterKey(OpenJob open) {
+        return library.revision() + open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList();
+    }
+
+    private Counter counter(OpenJob open) {
+        return counters.get(counterKey(open), () -> {
+            Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
+            Set<FunctionId> had = new HashSet<>(open.had());
+            List<Sheet.Part> parts = library.parts();
+            List<RadioMatch> radios = library.radios().stream().map(r -> RadioMatch.of(open.factory().orElseThrow(), vehicle, r, parts, open.catalogue(), had)).toList();
+            return new Counter(vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
+        });
+    }
+
+    static Wishes wishes(OpenJob open) {
+        Set<FunctionId> musts = new HashSet<>();
+        Set<FunctionId> wanted = new HashSet<>();
+        for (Function f : open.catalogue().functions()) open.job().field(Fields.wish(f.id())).ifPresent(w -> (w.equals(Fields.MUST_STAY) ? musts : wanted).add(f.id()));
+        return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
+    }
+
+    /** Prices and days of the shelves; what is in stock is there at once. */
+    private Market market(Counter counter) {
+        List<String> ids = new ArrayList<>(counter.parts.stream().map(Sheet::id).toList());
+        counter.radios.forEach(r -> ids.add(r.radio().id()));
+        Map<String, Long> cents = new HashMap<>();
+        Map<String, Integer> days = new HashMap<>();
+        for (Listing l : shelves.listings(ids)) {
+            l.priceCents().ifPresent(c -> cents.put(l.id(), c));
+            boolean counted = l.stock().isPresent() || l.days().isPresent();
+            if (counted && l.stock().orElse(0) == 0) days.put(l.id(), l.days().orElse(DAYS_UNKNOWN));
+        }
+        return new Market(cents, days);
+    }
+
+    /** The kits so far; the page waits a moment for those that are still being worked out. */
+    Answer kits(OpenJob open) { return answer(open, PATIENCE_MILLIS); }
+
+    /** All of them, however long it takes. */
+    Answer allKits(OpenJob open) { return answer(open, Long.MAX_VALUE); }
+
+    private Answer answer(OpenJob open, long millis) {
+        Counter counter = counter(open);
+        Wishes wishes = wishes(open);
+        Market market = market(counter);
+        Work work = work(counterKey(open), counter, wishes, market);
+        CompletableFuture<Void> all = CompletableFuture.allOf(work.radios.toArray(CompletableFuture[]::new));
+        try {
+            all.completeOnTimeout(null, millis, TimeUnit.MILLISECONDS).join();
+        } catch (CompletionException e) {
+            if (e.getCause() instanceof RuntimeException cause) throw cause;
+            throw e;
+        }
+        List<RadioMatch.Found> done = work.radios.stream().filter(CompletableFuture::isDone).map(CompletableFuture::join).filter(RadioMatch.Found::complete).toList();
+        Matched best = Matcher.best(done);
+        if (best.kits().isEmpty() && done.size() == work.radios.size()) best = new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0);
+        return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get());
+    }
+
+    private static String asked(String counter, Wishes wishes, Market market) { return counter + wishes + market; }
+
+    private Work work(String key, Counter counter, Wishes wishes, Market market) {
+        return works.get(asked(key, wishes, market), () -> {
+            AtomicBoolean stopped = new AtomicBoolean();
+            return new Work(counter.radios.stream().map(r -> CompletableFuture.supplyAsync(() -> r.kits(wishes, market, stopped::get), bench)).toList(), stopped);
+        });
+    }
+
+    /** Stops what is still being worked out for a job; what is there stays. */
+    void stop(OpenJob open) {
+        Counter counter = counter(open);
+        work(counterKey(open), counter, wishes(open), market(counter)).stopped.set(true);
+    }
+
+    /** Takes up again what was stopped. */
+    void goOn(OpenJob open) {
+        Counter counter = counter(open);
+        works.forget(asked(counterKey(open), wishes(open), market(counter)));
+    }
+
+    /** What becomes of every function in one kit, with paths and reasons. */
+    Map<FunctionId, Outcome> outcomes(OpenJob open, Kit kit) {
+        Counter counter = counter(open);
+        return reasons.get(counterKey(open) + kit.radio().id() + kit.parts().stream().map(Sheet::id).toList(), () -> {
+            synchronized (counter.against) {
+                return counter.against.outcomes(kit.build(counter.vehicle));
+            }
+        });
+    }
+
+    /** Why each sheet is in no kit that is in none. */
+    List<Matched.Out> out(OpenJob open) {
+        Answer answer = allKits(open);
+        Counter counter = counter(open);
+        return outs.get(asked(counterKey(open), answer.wishes, answer.market), () -> Matcher.out(counter.vehicle, counter.radios, counter.parts, open.catalogue(), answer.wishes, answer.market, answer.matched.kits()));
+    }
+
+    /** What could stand in for a part of a kit. */
+    List<RadioMatch.Swap> swaps(OpenJob open, Kit kit, Sheet.Part part, Answer answer) { return match(open, kit.radio().id()).map(r -> r.swaps(kit, part, answer.wishes, answer.market)).orElse(List.of()); }
+
+    /** What could go into the places that a kit leaves empty. */
+    List<RadioMatch.Swap> additions(OpenJob open, Kit kit, Answer answer) { return match(open, kit.radio().id()).map(r -> r.additions(kit, answer.wishes, answer.market)).orElse(List.of()); }
+
+    private Optional<RadioMatch> match(OpenJob open, String radio) { return counter(open).radios.stream().filter(r -> r.radio().id().equals(radio)).findFirst(); }
+
+    /** The kit that was chosen, whether or not it is one of the best. */
+    Optional<Kit> chosen(OpenJob open, Answer answer) {
+        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(open, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), answer.wishes, answer.market))));
+    }
+
+    @Override public void destroy() throws InterruptedException {
+        bench.shutdownNow();
+        bench.awaitTermination(SECONDS_TO_END, TimeUnit.SECONDS);
     }
 }

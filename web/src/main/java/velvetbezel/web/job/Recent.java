@@ -21,6 +21,12 @@ final class Recent<K, V> {
         };
     }
 
+    void forget(K key) {
+        synchronized (kept) {
+            kept.remove(key);
+        }
+    }
+
     /** What the computation throws is thrown to everybody who waits, and is not kept. */
     V get(K key, Supplier<V> compute) {
         FutureTask<V> mine = new FutureTask<>(compute::get);

@@ -33,7 +33,7 @@ class WarmUp implements ApplicationRunner, DisposableBean {
 
     private void warm(int number) {
         OpenJob open = desk.open(number);
-        if (open.vehicle().isPresent() && !open.done(Fields.HANDED_OVER)) matching.kits(open);
+        if (open.vehicle().isPresent() && !open.done(Fields.HANDED_OVER)) matching.allKits(open);
     }
 
     @Override public void destroy() throws InterruptedException {

@@ -30,6 +30,8 @@ final class Words {
 
     static String minutes(int minutes) { return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60); }
 
+    static String days(int days) { return days == 0 ? "none" : days == 1 ? "1 day" : days + " days"; }
+
     static String volts(double volts) { return String.format(Locale.ROOT, "%.1f V", Math.abs(volts) < 0.05 ? 0.0 : volts); }
 
     /** "12.6 ± 0.5 V". */

@@ -1,0 +1,28 @@
+package velvetbezel.web.job;
+
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * What the workshop charges.
+ *
+ * @param hourCents   an hour of labour, tax included
+ * @param taxPercent  tax contained in every price
+ * @param validDays   how long a quote holds
+ */
+record Tariff(long hourCents, int taxPercent, int validDays) {
+    /** Reads the workshop's figures from the configuration. */
+    @Component
+    static class Source {
+        private final Tariff tariff;
+
+        Source(@Value("${vb.labour-cents-an-hour:5400}") long hourCents, @Value("${vb.tax-percent:20}") int taxPercent, @Value("${vb.quote-days:14}") int validDays) { this.tariff = new Tariff(hourCents, taxPercent, validDays); }
+
+        Tariff tariff() { return tariff; }
+    }
+
+    long labour(int minutes) { return Math.round(hourCents * minutes / 60.0); }
+
+    /** The tax that a price contains. */
+    long contained(long cents) { return Math.round((double) cents * taxPercent / (100 + taxPercent)); }
+}
