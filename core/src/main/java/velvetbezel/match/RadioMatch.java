@@ -62,11 +62,8 @@ public final class RadioMatch {
 
     public Sheet.Radio radio() { return radio; }
 
-    /** A kit that a person put together, with what it costs today; its functions as built. */
-    public synchronized Kit of(List<Sheet.Part> parts, Wishes wishes, Market market) {
-        Map<FunctionId, Kind> kinds = against.trial(Builder.replacement(vehicle, radio, parts)).kinds(catalogue.functions().stream().map(Function::id).toList());
-        return priced(sorted(parts), kinds, wishes, market);
-    }
+    /** A kit that a person put together, with what it costs today. Does not wait for kits that are being worked out. */
+    public Kit of(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) { return priced(sorted(parts), kinds, wishes, market); }
 
     /** Whether anything holds it, feeds it and joins its antenna. */
     boolean possible() { return compiled.isPresent(); }

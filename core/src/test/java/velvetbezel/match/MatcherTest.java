@@ -174,4 +174,16 @@ class MatcherTest {
         Set<String> said = MINIBUS.why(Wishes.NONE).keySet();
         for (Sheet.Part p : PARTS) assertTrue(said.contains(p.id()) != matched.kits().stream().anyMatch(k -> k.has(p.id())), p.id());
     }
+
+    /** The same strip-down serves them all: another day it is paid again (common practice). */
+    @Test void extraCostsTheOpeningAgainOnAnotherDay() {
+        RadioMatch pebblefen = MINIBUS.radios.stream().filter(r -> r.radio().id().equals("pebblefen-p2")).findFirst().orElseThrow();
+        Kit kit = MINIBUS.ask(Wishes.NONE).kits().get(0);
+        List<Extra> extras = Extra.of(kit, pebblefen.additions(kit, Wishes.NONE, Market.SHEETS), Market.SHEETS);
+        Extra microphone = extras.stream().filter(e -> e.part().filter(p -> p.id().equals("kelfax-microphone")).isPresent()).findFirst().orElseThrow();
+        assertEquals(List.of(1200L, 25L, 25L + 15 + 20), List.of(microphone.cents(), (long) microphone.now(), (long) microphone.later()));
+        assertEquals(List.of(new FunctionId("microphone")), microphone.brings());
+        assertTrue(extras.stream().allMatch(e -> e.later() > e.now()));
+        assertTrue(extras.stream().noneMatch(e -> e.part().filter(p -> p.id().equals("kelfax-aux-socket")).isPresent() && e.brings().isEmpty()));
+    }
 }

@@ -44,7 +44,8 @@ public record PlotDrawing(double width, double height, List<Tick> across, List<T
         for (double v = from; v <= to + step / 2; v += step) across.add(new Tick(x(v, from, to), Shapes.path("%.0f", v)));
         List<Tick> up = new ArrayList<>();
         for (double v = 0; v <= ceiling + rise / 2; v += rise) up.add(new Tick(y(v, ceiling), Shapes.path("%.0f", v)));
-        List<Dot> dots = points.stream().map(p -> new Dot(p.name(), p.words(), x(p.price(), from, to), y(p.losses(), ceiling), p.chosen() ? "chosen" : p.shown() ? "shown" : "other", p.shown() || p.chosen(), p.href())).toList();
+        List<Dot> dots = points.stream().map(p -> new Dot(p.name(), p.words(), x(p.price(), from, to), y(p.losses(), ceiling), p.chosen() ? "chosen" : p.shown() ? "shown" : "other", p.shown() || p.chosen(), p.href()))
+            .sorted((a, b) -> Boolean.compare(a.labelled, b.labelled)).toList();
         return new PlotDrawing(WIDTH, HEIGHT, List.copyOf(across), List.copyOf(up), dots, LEFT, HEIGHT - BOTTOM);
     }
 

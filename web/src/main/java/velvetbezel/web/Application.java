@@ -36,7 +36,7 @@ public class Application {
         return () -> {
             shelves.relist();
             intakes.endOrphans();
-            if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty()) new Demo(Path.of(folder), library, jobs).load();
+            if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty()) new Demo(Path.of(folder), library, jobs, intakes).load();
         };
     }
 }

@@ -1,13 +1,16 @@
 package velvetbezel.web;
 
 import java.io.IOException;
+import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Stream;
+import velvetbezel.store.Intakes;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Person;
@@ -15,11 +18,14 @@ import velvetbezel.store.Person;
 /** The demo workshop "Saltgate Two-Bay": its sheets go through the import that users have. */
 final class Demo {
     private static final List<Person> PEOPLE = List.of(new Person("ines", "Ines Hallam"), new Person("tomas", "Tomas Berrow"), new Person("wren", "Wren Oakley, apprentice"));
+    private static final String STOCK = "stock.csv";
     private final Path folder;
     private final Library library;
     private final Jobs jobs;
+    private final Intakes intakes;
 
-    Demo(Path folder, Library library, Jobs jobs) {
+    Demo(Path folder, Library library, Jobs jobs, Intakes intakes) {
+        this.intakes = intakes;
         this.folder = folder;
         this.library = library;
         this.jobs = jobs;
@@ -28,6 +34,7 @@ final class Demo {
     void load() {
         jobs.addPeople(PEOPLE);
         library.take(texts(), PEOPLE.get(0).name());
+        stock();
         jobs.create("Rowing club's minibus", PEOPLE.get(0).name(), Map.of("customer", "Saltgate Rowing Club", "vehicle", "corrick-ferryman-2006",
             "note", "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
         jobs.create("Vet's crossover", PEOPLE.get(1).name(), Map.of("customer", "Dr. Amsel, Quayside Vets", "vehicle", "meridale-plover-2019-amplified",
@@ -38,6 +45,18 @@ final class Demo {
             "note", "Keep the look, walnut if it can be had. The mast must go up and down as before."));
         jobs.create("Estate with the radio that stays", PEOPLE.get(1).name(), Map.of("customer", "P. Ondrell", "vehicle", "brindlow-quern-2013",
             "note", "Phone on a screen, sound as it is. Nothing may be cut."));
+    }
+
+    /** What is on the shelf and how long the rest takes to come. */
+    private void stock() {
+        try {
+            String list = Files.readString(folder.resolve(STOCK));
+            UUID id = intakes.open("parts list", STOCK, PEOPLE.get(0).name(), list.length());
+            intakes.readParts(id, new StringReader(list));
+            intakes.take(id);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The demo's %s cannot be read.".formatted(STOCK), e);
+        }
     }
 
     private Map<String, String> texts() {

@@ -45,6 +45,8 @@ class BadInputTest {
         wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, retained power, memory
         wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted.
         reading/car.A.7/key off | a lot        | "a lot" is no voltage; type a number such as 12.4.
+        budget         | -5                    | "-5" is no amount; type a number such as 450 or 450.00.
+        goods/ondel-47/box | perhaps           | "perhaps" is not allowed; one of agrees, differs.
         colour         | red                   | is no field of a job.
         trait/built    | June 2014             | "June 2014" is no month; type year and month as 2016-11.
         trait/smell    | leather               | is no field of a job.

@@ -19,6 +19,7 @@ import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.units.Volts;
+import velvetbezel.worksheet.GoodsIn;
 import velvetbezel.worksheet.Reading;
 
 /** Names of a job's fields, and what each may hold. */
@@ -29,6 +30,8 @@ final class Fields {
     static final String NOTE = "note";
     static final String RADIO = "radio";
     static final String PARTS = "parts";
+    /** Of the radio, noted at unboxing: a module's set-up asks for it. */
+    static final String SERIAL = "serial";
     static final String BUDGET = "budget";
     static final String HANDED_OVER = "handed over";
     static final String DONE = "done";
@@ -67,6 +70,8 @@ final class Fields {
 
     static String reading(Reading r) { return "reading/" + r.at() + "/" + r.state(); }
 
+    static String goods(GoodsIn.Check c) { return "goods/" + c.sheet() + "/" + c.id(); }
+
     static String settled(FieldRef f) { return "settled/" + f.sheet() + "/" + f.path(); }
 
     /** Whether the car is another one, electrically, with this field. */
@@ -97,9 +102,9 @@ final class Fields {
             case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
             case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());
             case "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
-            case "read back" -> one(field, value, READ_BACK);
+            case "read back", "goods" -> one(field, value, READ_BACK);
             case "reading" -> String.valueOf(volts(field, value).value());
-            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, "result note", "settled" -> value;
+            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, SERIAL, "result note", "settled" -> value;
             default -> throw new InvalidInput(field, "is no field of a job.");
         });
     }

@@ -45,6 +45,12 @@ class MatchController {
         return "job/extras";
     }
 
+    @GetMapping("/jobs/{number}/goods-in")
+    String goodsIn(@PathVariable int number, Model model) {
+        model.addAttribute("view", GoodsInView.of(withCar(number)));
+        return "job/goods-in";
+    }
+
     @GetMapping("/jobs/{number}/quote")
     String quote(@PathVariable int number, @RequestParam(defaultValue = "") String kits, Model model) {
         model.addAttribute("view", quote(number, kits));

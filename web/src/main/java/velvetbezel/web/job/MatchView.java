@@ -32,7 +32,7 @@ import velvetbezel.sheet.Sheet;
  * @param onlyRadio the radio that the list is narrowed to; empty for all
  */
 public record MatchView(Frame frame, String heading, String verdict, Optional<Progress> progress, String margin, String budget, List<RadioChoice> radios, String onlyRadio, Optional<PlotDrawing> plot, List<Column> columns, List<Group> groups,
-                        List<Line> lines, int more, List<Way> ways, boolean car, String comparing) {
+                        List<Line> lines, int more, List<Way> ways, boolean car, String comparing, String here) {
     private static final int SIDE_BY_SIDE = 3;
     private static final int MOST_SIDE_BY_SIDE = 4;
     /** So many kits are listed at once; the best come first. */
@@ -83,7 +83,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
 
     static MatchView of(OpenJob open, Optional<Matching.Answer> answer, Matching matching, Asked asked, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.MATCH, trouble);
-        if (answer.isEmpty()) return new MatchView(frame, "Kits need a car first", "Choose the vehicle at Arrive; kits are worked out for its plugs, opening and functions.", Optional.empty(), "", "", List.of(), "", Optional.empty(), List.of(), List.of(), List.of(), 0, List.of(), false, "");
+        if (answer.isEmpty()) return new MatchView(frame, "Kits need a car first", "Choose the vehicle at Arrive; kits are worked out for its plugs, opening and functions.", Optional.empty(), "", "", List.of(), "", Optional.empty(), List.of(), List.of(), List.of(), 0, List.of(), false, "", frame.here());
         return new Maker(open, answer.get(), matching, asked).make(frame);
     }
 
@@ -135,7 +135,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
             String margin = answer.matched().slack() == 0 ? "" : "The list was thinned: a kit that is not shown is at most %s quicker than one that is, no cheaper and no better otherwise.".formatted(Words.minutes(answer.matched().slack()));
             List<RadioChoice> radios = answer.matched().kits().stream().map(Kit::radio).distinct().map(r -> new RadioChoice(r.id(), r.device().name())).sorted(Comparator.comparing(RadioChoice::name)).toList();
             List<Way> ways = answer.matched().giveUp().stream().map(this::way).toList();
-            return new MatchView(frame, heading(), verdict(), progress, margin, open.value(Fields.BUDGET), radios, asked.radio, named.isEmpty() ? Optional.empty() : Optional.of(plot()), columns(), groups(), first, lines.size() - first.size(), ways, true, String.join(",", shown));
+            return new MatchView(frame, heading(), verdict(), progress, margin, open.value(Fields.BUDGET), radios, asked.radio, named.isEmpty() ? Optional.empty() : Optional.of(plot()), columns(), groups(), first, lines.size() - first.size(), ways, true, String.join(",", shown), page(asked.kits));
         }
 
         private String heading() {
@@ -248,7 +248,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
                 case LOST -> "lost";
                 case GAINED -> "gained";
                 case UNKNOWN -> "not known";
-                case ABSENT -> "none";
+                case ABSENT -> "—";
             };
             String mark = kind == Kind.ABSENT ? "" : kind.name().toLowerCase(Locale.ROOT);
             return new Cell(text, mark, List.of(), why(matching.outcomes(open, kit).get(f)), kind == Kind.LOST && open.mustStay(f), "");

@@ -13,10 +13,12 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
+import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.match.Kit;
@@ -187,8 +189,10 @@ class Matching implements DisposableBean {
 
     /** The kit that was chosen, whether or not it is one of the best. */
     Optional<Kit> chosen(OpenJob open, Answer answer) {
-        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(open, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), answer.wishes, answer.market))));
+        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(open, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), kinds(d), answer.wishes, answer.market))));
     }
+
+    private static Map<FunctionId, Kind> kinds(Design design) { return design.outcomes().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().kind())); }
 
     @Override public void destroy() throws InterruptedException {
         bench.shutdownNow();

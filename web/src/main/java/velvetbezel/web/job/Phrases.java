@@ -37,7 +37,7 @@ final class Phrases {
 
     String field(String field) {
         int slash = field.indexOf('/');
-        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field);
+        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field.equals(Fields.SERIAL) ? "serial number of the radio" : field);
         String rest = field.substring(slash + 1);
         return switch (field.substring(0, slash)) {
             case "sign" -> "Seen, " + Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
@@ -51,6 +51,7 @@ final class Phrases {
             case "read back" -> "Read back, " + rest;
             case "cap" -> "Cap on " + rest;
             case "reading" -> "Measured at " + rest.replace("/", ", ");
+            case "goods" -> "Goods-in, " + GoodsInView.name(open, rest.substring(0, rest.indexOf('/'))) + ", " + rest.substring(rest.indexOf('/') + 1);
             case "settled" -> "Settled on this car, " + rest.substring(rest.indexOf('/') + 1);
             default -> field;
         };

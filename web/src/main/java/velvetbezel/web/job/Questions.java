@@ -18,6 +18,7 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Vin;
 import velvetbezel.web.job.Question.Mark;
+import velvetbezel.worksheet.GoodsIn;
 
 /** Everything a job still leaves open, what is wrong first. */
 final class Questions {
@@ -102,6 +103,8 @@ final class Questions {
     }
 
     private void design(Design design) {
+        GoodsIn.of(design.installation()).stream().filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS))
+            .forEach(c -> found.add(Question.go(Mark.WRONG, "Came otherwise: " + GoodsInView.name(open, c.sheet()), "At goods-in this was not so: " + Words.small(c.what()), "Send it back, or change the plan", "/jobs/%d/goods-in".formatted(open.job().number()))));
         design.installation().faults().forEach(f -> found.add(Question.go(Mark.WRONG, "Two outputs are tied together", Words.sentence(f.message()), "Choose another kit", open.path(Station.MATCH))));
         for (FunctionId lost : open.mustsLost())
             found.add(Question.go(Mark.WRONG, open.functionName(lost) + " must stay, and is lost", "The customer asked for it, and the chosen kit does not keep it.", "Choose another kit", open.path(Station.MATCH)));

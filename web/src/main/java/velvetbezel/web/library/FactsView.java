@@ -35,7 +35,7 @@ public record FactsView(String id, String name, String shelf, int revision, List
             groups.add(new Group("The radio", false, List.of(m.text("name", "Name"), m.choice("size", "Size", Arrays.stream(Opening.values()).map(Opening::label).toList()), m.number("price", "Price"), m.yesNo("factory radio stays", "A screen over a factory radio that stays"))));
         } else {
             Sheet.Part part = (Sheet.Part) sheet;
-            List<Field> fields = new ArrayList<>(List.of(m.text("name", "Name"), m.choice("part", "Kind", Arrays.stream(PartKind.values()).map(PartKind::label).toList()), m.number("price", "Price"), m.number("minutes", "Labour, minutes"), m.list("vehicles", "Made for these sheets only"), m.list("finishes", "Colours it comes in")));
+            List<Field> fields = new ArrayList<>(List.of(m.text("name", "Name"), m.choice("part", "Kind", Arrays.stream(PartKind.values()).map(PartKind::label).toList()), m.number("price", "Price"), m.number("minutes", "Labour, minutes"), m.number("cuts", "Cuts it asks for in the car"), m.list("vehicles", "Made for these sheets only"), m.list("finishes", "Colours it comes in")));
             if (part.holds().isPresent()) fields.addAll(List.of(m.choice("holds.opening", "Fills an opening of", Arrays.stream(Opening.values()).map(Opening::label).toList()), m.choice("holds.radio", "Takes a radio of", Arrays.stream(Opening.values()).map(Opening::label).toList())));
             groups.add(new Group("The part", false, fields));
         }

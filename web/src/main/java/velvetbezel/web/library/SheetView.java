@@ -80,6 +80,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
         } else {
             Sheet.Part p = (Sheet.Part) sheet;
             facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Labour", p.minutes() + " min")));
+            if (p.cuts() > 0) facts.add(new Line("Cuts to the car", String.valueOf(p.cuts())));
             listing.ifPresent(l -> facts.addAll(commerce(l)));
             p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
             if (!p.finishes().isEmpty()) facts.add(new Line("Colours", String.join(", ", p.finishes())));

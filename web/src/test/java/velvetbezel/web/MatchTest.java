@@ -1,0 +1,128 @@
+package velvetbezel.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import velvetbezel.store.Job;
+import velvetbezel.store.Jobs;
+
+/** The comparison at the counter, on the real pages. */
+class MatchTest extends InBrowser {
+    private static final String CROSSOVER = "meridale-plover-2019-amplified";
+    private Jobs jobs;
+
+    @BeforeAll void workshop() { jobs = TestApp.bean(Jobs.class); }
+
+    private Job job(String vehicle, Map<String, String> more) {
+        Map<String, String> fields = new HashMap<>(more);
+        fields.put("vehicle", vehicle);
+        return jobs.create("A car to match", "Ines Hallam", fields);
+    }
+
+    private Page match(Job job) {
+        Page page = window("ines");
+        page.navigate("/jobs/%d/match".formatted(job.number()));
+        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(180_000));
+        return page;
+    }
+
+    private static Locator row(Page page, String label) { return page.locator(".versus tr").filter(new Locator.FilterOptions().setHas(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(label)))); }
+
+    @Test void mustOfTheAuxSocketAndTheEmergencyCallNamesTheTwoThatCannotBothBe() {
+        Page page = match(job(CROSSOVER, Map.of("wish/aux", "must stay", "wish/telematics voice", "must stay")));
+        assertThat(page.locator("h1")).hasText("No kit meets all of it");
+        assertThat(page.locator(".ways li")).hasCount(2);
+        assertThat(page.locator(".ways")).containsText("Aux socket of the car: then ");
+        assertThat(page.locator(".ways")).containsText("Emergency call voice: then ");
+    }
+
+    @Test void budgetBelowThePanelLeavesOneDinWithAPocketAndABadAmountStaysTyped() {
+        Page page = match(job(CROSSOVER, Map.of()));
+        Locator budget = page.locator("#budget");
+        saved(page, () -> {
+            budget.fill("four hundred");
+            budget.press("Enter");
+        });
+        assertThat(page.locator("#budget-note")).hasText("\"four hundred\" is no amount; type a number such as 450 or 450.00.");
+        assertThat(budget).hasValue("four hundred");
+        saved(page, () -> {
+            budget.fill("440");
+            budget.press("Enter");
+        });
+        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
+        assertThat(page.locator("h1")).containsText("the best, Pebblefen P2");
+        assertThat(row(page, "Dash kit")).containsText("pocket");
+    }
+
+    @Test void partThatIsNotInStockSaysItsDaysAndWhatCouldStandIn() {
+        Page page = match(job(CROSSOVER, Map.of()));
+        assertThat(row(page, "Waiting")).containsText("3 days");
+        row(page, "Antenna adapter").locator("a").first().click();
+        assertThat(page.locator("h1")).hasText("Instead of the Marlstone antenna adapter for the Plover, fed, to ISO");
+        assertThat(page.locator(".verdict")).containsText("It is not in stock: 2 days to wait.");
+        Locator plain = page.locator(".swaps tr").filter(new Locator.FilterOptions().setHasText("not fed"));
+        assertThat(plain).containsText("Radio reception, Antenna feed");
+        saved(page, () -> plain.getByRole(AriaRole.BUTTON).click());
+        assertTrue(page.url().endsWith("/match"));
+        assertThat(page.locator("h1")).containsText("is chosen: Ondel 47");
+    }
+
+    @Test void kitsAreTakenIntoTheComparisonAndOutOfIt() {
+        Page page = match(job("corrick-ferryman-2006", Map.of()));
+        assertThat(page.locator(".versus thead th")).hasCount(3);
+        page.getByLabel("Take out kit A").click();
+        assertThat(page.locator(".versus thead th")).hasCount(2);
+        page.getByLabel("Compare kit D").click();
+        assertThat(page.locator(".versus thead th")).hasCount(3);
+        assertThat(page.locator(".versus")).containsText("Tarnlight Minor");
+        assertThat(page.locator(".all-kits svg .dot")).hasCount(4);
+        page.navigate(page.url().replaceFirst("\\?.*", "?kits=A,nonsense"));
+        assertThat(page.locator(".versus thead th")).hasCount(1);
+    }
+
+    @Test void keptRadioTellsThatItsScreenNeedsTheAuxLead() {
+        Page page = match(job("brindlow-quern-2013", Map.of("wish/phone sound", "wanted")));
+        assertThat(row(page, "Aux adapter")).containsText("Marlstone aux lead for the Quern");
+        assertThat(page.locator(".versus thead")).containsText("a screen; the factory radio stays");
+    }
+
+    @Test void quoteIsAPdfWithPartsLabourTaxAndWhatIsLost() throws Exception {
+        Job job = job("corrick-ferryman-2006", Map.of("customer", "Saltgate Rowing Club"));
+        match(job);
+        Site site = new Site(TestApp.url(), "ines");
+        try (PDDocument pdf = Loader.loadPDF(site.bytes("/jobs/%d/quote.pdf?kits=A,B".formatted(job.number())))) {
+            String text = new PDFTextStripper().getText(pdf);
+            assertTrue(Pattern.compile("Kit A: Pebblefen P2.*Radio and parts\\s+153\\.80.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+194\\.30.*Tax contained\\s+32\\.38.*You lose nothing.*Kit B.*Steering button: next", Pattern.DOTALL).matcher(text).find(), text);
+        }
+        HttpResponse<String> none = site.get("/jobs/%d/quote?kits=ZZ".formatted(job.number()));
+        assertEquals(422, none.statusCode());
+        assertTrue(Site.words(none).contains("There is no kit \"ZZ\" in this job now; the list has changed."), Site.words(none));
+    }
+
+    @Test void whatCameOtherwiseIsAnOpenQuestionAndLeadsToAnotherPlan() {
+        Job job = job("corrick-ferryman-2006", Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
+        Page page = window("ines");
+        page.navigate("/jobs/%d/goods-in".formatted(job.number()));
+        assertThat(page.locator("h1")).hasText("0 of 9 looked at when it came");
+        Locator leads = page.locator(".piece").filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B with steering tail"));
+        saved(page, () -> leads.locator("form").last().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("not so")).click());
+        assertThat(page.locator("#questions")).containsText("Came otherwise: Thornlea ISO A and B with steering tail");
+        leads.getByText("Plan with what came").click();
+        Locator tails = page.locator(".swaps tr").filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B to bare leads"));
+        assertThat(tails).containsText("Steering button: next");
+    }
+}
