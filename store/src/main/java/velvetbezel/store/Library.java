@@ -14,13 +14,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.Record3;
 import org.jooq.impl.DSL;
 import velvetbezel.function.Catalogue;
+import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.rows.tables.records.ListingRecord;
 
@@ -63,6 +66,25 @@ public class Library {
     public List<Sheet.Radio> radios() { return all("radio", Sheet.Radio.class); }
 
     public List<Sheet.Part> parts() { return all("part", Sheet.Part.class); }
+
+    /**
+     * Parts that could go into a car: made for it, or made for no car in particular with a plug that is on it, or with
+     * no plug but those that are on it and on the radios; what fills an opening fills this one.
+     */
+    public List<Sheet.Part> candidates(Sheet.Vehicle vehicle, List<Sheet.Radio> radios) {
+        return candidateIds(vehicle, radios).stream().flatMap(id -> find(id).stream()).flatMap(d -> d.sheet().stream()).map(Sheet.Part.class::cast).toList();
+    }
+
+    List<String> candidateIds(Sheet.Vehicle vehicle, List<Sheet.Radio> radios) {
+        String[] car = families(Stream.of(vehicle.car()));
+        String[] all = families(Stream.concat(Stream.of(vehicle.car(), vehicle.radio()), radios.stream().map(Sheet.Radio::device)));
+        return db.fetch("""
+            select id from listing where kind = 'part' and buildable and fits @> array[cast(? as text)]
+            union select id from listing where kind = 'part' and buildable and fits = '{}' and opening in ('', ?) and (families && cast(? as text[]) or families <@ cast(? as text[]))
+            order by id""", vehicle.id(), vehicle.opening().label(), car, all).map(r -> r.get(0, String.class));
+    }
+
+    private static String[] families(Stream<Device> devices) { return devices.flatMap(d -> d.plugs().stream()).map(Plug::family).distinct().toArray(String[]::new); }
 
     /** Every vehicle sheet of one model, whatever its trim and generation. */
     public List<Sheet.Vehicle> model(String make, String model) {

@@ -20,24 +20,26 @@ import velvetbezel.sheet.Sheet;
  * @param carries  lead roles it carries or makes
  * @param stock    pieces in the workshop; empty where nobody keeps count
  * @param days     to wait when it is not in stock
+ * @param fits     vehicles it is made for; empty where its plugs and opening decide
  * @param buildable whether its positions are known, so that it can go into an installation
  */
 public record Listing(String id, String kind, String name, String maker, String type, List<String> families, String opening, List<String> carries,
-                      Optional<Long> priceCents, Optional<Integer> stock, Optional<Integer> days, boolean buildable) {
+                      Optional<Long> priceCents, Optional<Integer> stock, Optional<Integer> days, boolean buildable, List<String> fits) {
     public Listing {
         families = List.copyOf(families);
         carries = List.copyOf(carries);
+        fits = List.copyOf(fits);
     }
 
     static Listing of(Sheet sheet) {
         if (sheet instanceof Sheet.Vehicle v)
-            return new Listing(v.id(), "vehicle", v.name(), v.make(), v.amplified() ? "amplified" : "plain", families(v.car()), v.opening().label(), carries(v.car()), Optional.empty(), Optional.empty(), Optional.empty(), true);
+            return new Listing(v.id(), "vehicle", v.name(), v.make(), v.amplified() ? "amplified" : "plain", families(v.car()), v.opening().label(), carries(v.car()), Optional.empty(), Optional.empty(), Optional.empty(), true, List.of());
         String maker = sheet.name().contains(" ") ? sheet.name().substring(0, sheet.name().indexOf(' ')) : sheet.name();
         if (sheet instanceof Sheet.Radio r)
-            return new Listing(r.id(), "radio", r.name(), maker, "", families(r.device()), r.size().label(), carries(r.device()), Optional.of(r.priceCents()), Optional.empty(), Optional.empty(), true);
+            return new Listing(r.id(), "radio", r.name(), maker, "", families(r.device()), r.size().label(), carries(r.device()), Optional.of(r.priceCents()), Optional.empty(), Optional.empty(), true, List.of());
         Sheet.Part p = (Sheet.Part) sheet;
         return new Listing(p.id(), "part", p.name(), maker, p.kind().label(), p.device().map(Listing::families).orElse(List.of()), p.holds().map(h -> h.opening().label()).orElse(""),
-            p.device().map(Listing::carries).orElse(List.of()), Optional.of(p.priceCents()), Optional.empty(), Optional.empty(), true);
+            p.device().map(Listing::carries).orElse(List.of()), Optional.of(p.priceCents()), Optional.empty(), Optional.empty(), true, p.vehicles());
     }
 
     private static List<String> families(Device d) { return d.plugs().stream().map(Plug::family).distinct().toList(); }
@@ -47,7 +49,6 @@ public record Listing(String id, String kind, String name, String maker, String 
             .distinct().sorted().map(LeadRole::label).toList();
     }
 
-    /** Everything a person may type to find it. */
     /** What is searched; a blank stands before each word, the first included. */
     String words() { return " " + String.join(" ", id, name, maker, type, opening, String.join(" ", families)).toLowerCase(Locale.ROOT); }
 }

@@ -78,14 +78,14 @@ public class Shelves {
 
     static Listing listing(ListingRecord r) {
         return new Listing(r.getId(), r.getKind(), r.getName(), r.getMaker(), r.getType(), List.of(r.getFamilies()), r.getOpening(), List.of(r.getCarries()), Optional.ofNullable(r.getPriceCents()),
-            Optional.ofNullable(r.getStock()), Optional.ofNullable(r.getDays()), r.getBuildable());
+            Optional.ofNullable(r.getStock()), Optional.ofNullable(r.getDays()), r.getBuildable(), List.of(r.getFits()));
     }
 
     /** Lists a sheet anew; stock and days to wait are not the sheet's and stay. */
     static void list(DSLContext tx, Listing l) {
         tx.insertInto(LISTING).set(record(tx, l)).onConflict(LISTING.ID).doUpdate().set(LISTING.KIND, l.kind()).set(LISTING.NAME, l.name()).set(LISTING.MAKER, l.maker()).set(LISTING.TYPE, l.type())
             .set(LISTING.FAMILIES, l.families().toArray(String[]::new)).set(LISTING.OPENING, l.opening()).set(LISTING.CARRIES, l.carries().toArray(String[]::new))
-            .set(LISTING.PRICE_CENTS, l.priceCents().orElse(null)).set(LISTING.BUILDABLE, true).set(LISTING.WORDS, l.words()).execute();
+            .set(LISTING.PRICE_CENTS, l.priceCents().orElse(null)).set(LISTING.BUILDABLE, true).set(LISTING.FITS, l.fits().toArray(String[]::new)).set(LISTING.WORDS, l.words()).execute();
     }
 
     private static ListingRecord record(DSLContext tx, Listing l) {
@@ -103,6 +103,7 @@ public class Shelves {
         r.setDays(l.days().orElse(null));
         r.setBuildable(l.buildable());
         r.setWords(l.words());
+        r.setFits(l.fits().toArray(String[]::new));
         return r;
     }
 

@@ -90,8 +90,9 @@ class Matching implements DisposableBean {
         return counters.get(counterKey(open), () -> {
             Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
             Set<FunctionId> had = new HashSet<>(open.had());
-            List<Sheet.Part> parts = library.parts();
-            List<RadioMatch> radios = library.radios().stream().map(r -> RadioMatch.of(open.factory().orElseThrow(), vehicle, r, parts, open.catalogue(), had)).toList();
+            List<Sheet.Radio> all = library.radios();
+            List<Sheet.Part> parts = library.candidates(vehicle, all);
+            List<RadioMatch> radios = all.stream().map(r -> RadioMatch.of(open.factory().orElseThrow(), vehicle, r, parts, open.catalogue(), had)).toList();
             return new Counter(vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
         });
     }
