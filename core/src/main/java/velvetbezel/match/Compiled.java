@@ -68,6 +68,9 @@ final class Compiled {
 
         List<FunctionId> functions() { return functions; }
 
+        /** Whether two choices in a place can do differently for these functions. */
+        boolean differs(int place, int choice, int other) { return places.get(place) && classes[place][choice] != classes[place][other]; }
+
         int entries() { return entries.size(); }
 
         /** @param choices by place, of which only those of this table count */

@@ -1,10 +1,10 @@
 package velvetbezel.match;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,10 +30,12 @@ final class Front {
     private final ToIntFunction<FunctionId> weight;
     private final List<Slot> slots;
     private final List<Compiled.Table> counted;
+    /** For each place, the choices that can be of use. */
+    private final List<int[]> worth;
     private final List<Integer> order;
     private final long[] stride;
     private int slack;
-    private Optional<String> forced = Optional.empty();
+    private final Optional<String> forced;
 
     private record Offer(Optional<Sheet.Part> part, Cost cost) {
         static final Offer NONE = new Offer(Optional.empty(), Cost.NOTHING);
@@ -51,12 +53,14 @@ final class Front {
     /** Part and cost of each choice in each place, those that another covers left out. */
     private final List<List<List<Offer>>> offers;
 
-    private Front(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Function<Sheet.Part, Cost> price) {
+    private Front(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Function<Sheet.Part, Cost> price, Optional<String> forced) {
+        this.forced = forced;
         this.compiled = compiled;
         this.wishes = wishes;
         this.weight = weight;
         this.slots = compiled.slots();
         this.counted = compiled.tables().stream().filter(t -> t.functions().stream().anyMatch(f -> counts(f, wishes, weight))).toList();
+        this.worth = IntStream.range(0, slots.size()).mapToObj(this::worth).toList();
         this.order = order();
         this.offers = slots.stream().map(s -> s.choices().stream().map(c -> c.isEmpty() ? List.of(Offer.NONE) : unbeaten(c.parts().stream().map(p -> new Offer(Optional.of(p), price.apply(p))).toList(), Offer::cost, o -> 0, 0)).toList()).toList();
         this.stride = new long[slots.size()];
@@ -72,13 +76,17 @@ final class Front {
      * @param forced the part that a kit must have
      */
     static Found of(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Cost base, Function<Sheet.Part, Cost> price, Optional<Sheet.Part> forced) {
-        Front front = new Front(compiled, wishes, weight, price);
-        front.forced = forced.map(Sheet::id);
-        return front.find(base);
+        return new Front(compiled, wishes, weight, price, forced.map(Sheet::id)).find(base);
     }
 
     /** Whether a function has to be known to compare kits. */
     static boolean counts(FunctionId f, Wishes wishes, ToIntFunction<FunctionId> weight) { return wishes.musts().contains(f) || weight.applyAsInt(f) > 0; }
+
+    /** A part that does nothing for what counts that no part does not do as well is left out, unless one must be in it. */
+    private int[] worth(int slot) {
+        Slot s = slots.get(slot);
+        return IntStream.range(0, s.choices().size()).filter(c -> !s.mayBeEmpty() || s.choices().get(c).isEmpty() || forced.filter(f -> s.choiceOf(f) == c).isPresent() || counted.stream().anyMatch(t -> t.differs(slot, c, 0))).toArray();
+    }
 
     /** The table with the fewest places still to fill comes next, so that losses are known early. */
     private List<Integer> order() {
@@ -128,7 +136,7 @@ final class Front {
         List<BitSet> rivals = compiled.rivals().stream().filter(r -> r.get(slot) && Compiled.within(r, filled)).toList();
         states.forEach((state, here) -> {
             for (int s = 0; s < choices.length; s++) choices[s] = (int) (state / stride[s] % slots.get(s).choices().size());
-            for (int c = 0; c < slots.get(slot).choices().size(); c++) {
+            for (int c : worth.get(slot)) {
                 choices[slot] = c;
                 if (rivals.stream().anyMatch(r -> compiled.tied(choices, r))) continue;
                 Optional<Integer> loss = lossOf(decided, choices);
@@ -181,34 +189,57 @@ final class Front {
         return kept;
     }
 
-    private record Step(int loss, int cuts, int days) {}
-
     /**
      * What nothing else covers, cheapest first; of equals the first. Labels come in order of price, so that of those
      * with equal losses, cuts and days only the quickest so far has to be remembered.
      */
     static <T> List<T> unbeaten(List<T> all, Function<T, Cost> cost, ToIntFunction<T> loss, int slack) {
         if (all.size() < 2) return all;
-        List<T> sorted = new ArrayList<>(all);
-        sorted.sort(Comparator.<T>comparingLong(t -> cost.apply(t).cents()).thenComparingInt(t -> cost.apply(t).minutes()).thenComparingInt(loss).thenComparingInt(t -> cost.apply(t).cuts()).thenComparingInt(t -> cost.apply(t).days()));
-        Map<Step, Integer> quickest = new HashMap<>();
+        Ranked[] ranked = new Ranked[all.size()];
+        for (int i = 0; i < ranked.length; i++) ranked[i] = new Ranked(i, cost.apply(all.get(i)), loss.applyAsInt(all.get(i)));
+        Arrays.sort(ranked, Front::compare);
+        List<Ranked> quickest = new ArrayList<>();
         List<T> kept = new ArrayList<>();
-        for (T t : sorted) {
-            Cost c = cost.apply(t);
-            int l = loss.applyAsInt(t);
-            boolean beaten = false;
-            for (Map.Entry<Step, Integer> q : quickest.entrySet()) {
-                Step s = q.getKey();
-                if (q.getValue() <= c.minutes() + slack && s.loss <= l && s.cuts <= c.cuts() && s.days <= c.days()) {
-                    beaten = true;
-                    break;
-                }
-            }
-            if (beaten) continue;
-            kept.add(t);
-            quickest.merge(new Step(l, c.cuts(), c.days()), c.minutes(), Math::min);
+        for (Ranked r : ranked) {
+            if (beaten(r, quickest, slack)) continue;
+            kept.add(all.get(r.index));
+            remember(r, quickest);
         }
         return kept;
+    }
+
+    private record Ranked(int index, Cost cost, int loss) {
+        boolean alike(Ranked other) { return loss == other.loss && cost.cuts() == other.cost.cuts() && cost.days() == other.cost.days(); }
+    }
+
+    private static int compare(Ranked a, Ranked b) {
+        int order = Long.compare(a.cost.cents(), b.cost.cents());
+        if (order == 0) order = Integer.compare(a.cost.minutes(), b.cost.minutes());
+        if (order == 0) order = Integer.compare(a.loss, b.loss);
+        if (order == 0) order = Integer.compare(a.cost.cuts(), b.cost.cuts());
+        if (order == 0) order = Integer.compare(a.cost.days(), b.cost.days());
+        return order != 0 ? order : Integer.compare(a.index, b.index);
+    }
+
+    private static boolean beaten(Ranked r, List<Ranked> quickest, int slack) {
+        for (int i = 0; i < quickest.size(); i++) {
+            Ranked q = quickest.get(i);
+            if (q.cost.minutes() <= r.cost.minutes() + slack && q.loss <= r.loss && q.cost.cuts() <= r.cost.cuts() && q.cost.days() <= r.cost.days()) {
+                // what beat one is likely to beat the next
+                if (i > 0) quickest.set(i, quickest.set(i - 1, q));
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void remember(Ranked r, List<Ranked> quickest) {
+        for (int i = 0; i < quickest.size(); i++)
+            if (quickest.get(i).alike(r)) {
+                if (r.cost.minutes() < quickest.get(i).cost.minutes()) quickest.set(i, r);
+                return;
+            }
+        quickest.add(r);
     }
 
     private Line line(Label end) {

@@ -32,6 +32,9 @@ public final class RadioMatch {
     private final Outcomes.Against against;
     private final Optional<Compiled> compiled;
     private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
+    /** Choices whose compiled functions, as far as they were asked for, are as built. */
+    private final Set<List<Integer>> agreed = new HashSet<>();
+    private Set<FunctionId> lately = Set.of();
 
     /**
      * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer and as good in the rest
@@ -75,6 +78,8 @@ public final class RadioMatch {
         if (compiled.isEmpty()) return Found.NOTHING;
         Compiled c = compiled.get();
         Set<FunctionId> matters = catalogue.functions().stream().map(Function::id).filter(f -> Front.counts(f, wishes, x -> weight(x, wishes))).collect(Collectors.toSet());
+        if (!lately.containsAll(matters)) agreed.clear();
+        lately = matters;
         while (true) {
             if (!c.fill(matters, stopped)) return new Found(List.of(), 0, false);
             Front.Found front = Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.empty());
@@ -91,9 +96,14 @@ public final class RadioMatch {
     /** Whether every kit that came out does as built what was compiled; where not, the tables are widened. */
     private boolean agrees(Compiled c, Front.Found front, Set<FunctionId> matters) {
         for (Front.Line l : front.lines()) {
+            List<Integer> key = Arrays.stream(l.choices()).boxed().toList();
+            if (agreed.contains(key)) continue;
             Map<FunctionId, Kind> asBuilt = built(l.choices(), l.parts());
-            if (matters.stream().anyMatch(f -> asBuilt.get(f) != c.kinds(l.choices()).get(f))) {
+            Map<FunctionId, Kind> tables = c.kinds(l.choices());
+            if (matters.stream().allMatch(f -> asBuilt.get(f) == tables.get(f))) agreed.add(key);
+            else {
                 c.widen(l.choices(), asBuilt);
+                agreed.clear();
                 return false;
             }
         }

@@ -28,6 +28,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 
 class StoreTest {
@@ -71,6 +72,14 @@ class StoreTest {
         assertEquals(all.size(), library.take(all, "Ines").unchanged().size());
         assertEquals(6, library.radios().size());
         assertEquals(63, library.parts().size());
+    }
+
+    @Test void candidatesOfACarAreItsOwnPartsAndThoseThatGoAnywhere() throws IOException {
+        library.take(everySheet(), "Ines");
+        Sheet.Vehicle minibus = (Sheet.Vehicle) library.find("corrick-ferryman-2006").orElseThrow().sheet().orElseThrow();
+        List<String> ids = library.candidates(minibus, library.radios()).stream().map(Sheet::id).toList();
+        assertTrue(ids.containsAll(List.of("quillmoor-sleeve", "thornlea-iso-steering", "kelfax-microphone", "ashdyke-bus-power", "marlstone-din-to-iso")), ids::toString);
+        assertTrue(ids.stream().noneMatch(List.of("quillmoor-plover-panel", "thornlea-plover-plain", "hobwright-regent-two", "kelfax-plover-camera-aux")::contains), ids::toString);
     }
 
     @Test void oneBadSheetKeepsAllOthersOutAndEveryFaultIsNamedWithItsFile() throws IOException {
