@@ -1,6 +1,7 @@
 package velvetbezel.match;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +14,7 @@ import velvetbezel.function.FunctionId;
  *
  * @param musts  in the order of their names
  * @param budget whether the budget is one of them
- * @param kit    the cheapest that there is then
+ * @param kit    the one that loses least then, and of these the cheapest
  */
 public record GiveUp(List<FunctionId> musts, boolean budget, Kit kit) {
     private static final int MOST = 3;
@@ -27,7 +28,7 @@ public record GiveUp(List<FunctionId> musts, boolean budget, Kit kit) {
         for (int size = 1; size <= Math.min(MOST, all.size()); size++)
             for (Set<Object> set : sets(all, 0, size)) {
                 if (smallest.stream().anyMatch(set::containsAll)) continue;
-                Optional<Kit> kit = kits.apply(without(wishes, set)).stream().min((a, b) -> Long.compare(a.cost().cents(), b.cost().cents()));
+                Optional<Kit> kit = kits.apply(without(wishes, set)).stream().min(Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents()));
                 if (kit.isEmpty()) continue;
                 smallest.add(set);
                 found.add(new GiveUp(all.stream().filter(set::contains).filter(FunctionId.class::isInstance).map(FunctionId.class::cast).toList(), set.stream().anyMatch(Long.class::isInstance), kit.get()));

@@ -44,6 +44,8 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss
 
     public Set<FunctionId> lost() { return having(k -> k == Kind.LOST); }
 
+    public int losses() { return (int) kinds.values().stream().filter(k -> k == Kind.LOST).count(); }
+
     public Set<FunctionId> gained() { return having(k -> k == Kind.GAINED); }
 
     public boolean has(String sheet) { return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet)); }

@@ -113,13 +113,14 @@ final class Reasons {
         Kit best = own.stream().min(order).orElseThrow();
         Optional<Kit> better = kits.stream().filter(k -> k.covers(best)).min(Comparator.comparingLong(k -> k.cost().cents()));
         if (better.isEmpty()) return "Its kits lie within the margin by which this list was thinned.";
-        List<FunctionId> lost = order(better.get().working(), best.working());
+        List<FunctionId> lost = order(better.get().working(), best);
         String costs = difference(best.cost(), better.get().cost()).orElse("no better");
         return lost.isEmpty() ? "The best kit with it is %s than one without it, and keeps nothing more that is asked for.".formatted(costs)
             : "The best kit with it is %s than one without it, and loses %s.".formatted(costs, names(lost));
     }
 
-    private List<FunctionId> order(Set<FunctionId> all, Set<FunctionId> without) { return catalogue.functions().stream().map(Function::id).filter(f -> all.contains(f) && !without.contains(f)).toList(); }
+    /** Of some functions those that a kit does not have, as far as they were worked out for it. */
+    private List<FunctionId> order(Set<FunctionId> all, Kit without) { return catalogue.functions().stream().map(Function::id).filter(f -> all.contains(f) && without.kinds().containsKey(f) && !without.kinds().get(f).works()).toList(); }
 
     private String names(List<FunctionId> functions) {
         List<String> names = functions.stream().map(f -> catalogue.find(f).map(Function::name).orElse(f.text()).toLowerCase(Locale.ROOT)).toList();
@@ -132,7 +133,7 @@ final class Reasons {
         if (worse.cents() > better.cents()) words.add("%d.%02d dearer".formatted((worse.cents() - better.cents()) / 100, (worse.cents() - better.cents()) % 100));
         if (worse.minutes() > better.minutes()) words.add("%d min slower".formatted(worse.minutes() - better.minutes()));
         if (worse.cuts() > better.cuts()) words.add(worse.cuts() - better.cuts() == 1 ? "one cut worse" : "%d cuts worse".formatted(worse.cuts() - better.cuts()));
-        if (worse.days() > better.days()) words.add("%d days later".formatted(worse.days() - better.days()));
+        if (worse.days() > better.days()) words.add(worse.days() - better.days() == 1 ? "a day later" : "%d days later".formatted(worse.days() - better.days()));
         return words.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", words));
     }
 }

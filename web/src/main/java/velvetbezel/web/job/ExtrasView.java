@@ -16,7 +16,7 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
         Matching.Answer answer = matching.allKits(open);
         return matching.chosen(open, answer).map(k -> {
-            List<Line> lines = Extra.of(k, matching.additions(open, k, answer), answer.market()).stream().map(e -> line(open, tariff, k, e)).toList();
+            List<Line> lines = Extra.of(k, matching.additions(answer, k), answer.market()).stream().map(e -> line(open, tariff, k, e)).toList();
             return new ExtrasView(frame, "%s worth doing while the dash is open".formatted(Words.sentence(Words.count(lines.size(), "thing"))), "Later the dash comes out again; at %s an hour that is the difference.".formatted(Words.money(tariff.hourCents())), lines, open.path(Station.MATCH));
         }).orElseGet(() -> new ExtrasView(frame, "Extras need a kit first", "Choose one at Match; what it leaves undone is worked out for it.", List.of(), open.path(Station.MATCH)));
     }

@@ -25,7 +25,7 @@ public record InsteadView(Frame frame, String kit, String part, String stock, Li
         Optional<Sheet.Part> part = kit.flatMap(k -> k.parts().stream().filter(p -> p.id().equals(partId)).findFirst());
         return part.map(p -> {
             int days = answer.market().days(p);
-            List<Line> lines = matching.swaps(open, kit.get(), p, answer).stream().map(s -> line(open, kit.get().cost(), s)).toList();
+            List<Line> lines = matching.swaps(answer, kit.get(), p).stream().map(s -> line(open, kit.get().cost(), s)).toList();
             String stock = days == 0 ? "It is in stock, or nobody keeps count of it." : days == Matching.DAYS_UNKNOWN ? "It is not in stock, and nobody says how long it takes: counted as %d days.".formatted(days) : "It is not in stock: %s to wait.".formatted(Words.days(days));
             return new InsteadView(Frame.of(open, Station.MATCH, Frame.Trouble.NONE), letter, p.name(), stock, lines, open.path(Station.MATCH));
         });

@@ -3,6 +3,7 @@ package velvetbezel.web.job;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -93,6 +94,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
         private final Matching matching;
         private final Asked asked;
         private final Map<String, Kit> named = new LinkedHashMap<>();
+        private final Map<Kit, Map<FunctionId, Outcome>> reasons = new IdentityHashMap<>();
         private final List<String> shown;
         private final Optional<String> chosen;
 
@@ -145,7 +147,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
                 .orElseGet(() -> "%s; the best, %s, %s".formatted(Words.sentence(Words.count(named.size(), "kit")), best.radio().device().name(), losses(best)));
         }
 
-        private static String losses(Kit k) { return k.lost().isEmpty() ? "loses nothing" : "loses " + Words.count(k.lost().size(), "function"); }
+        private static String losses(Kit k) { return k.losses() == 0 ? "loses nothing" : "loses " + Words.count(k.losses(), "function"); }
 
         private String verdict() {
             List<String> musts = names(open.catalogue().functions().stream().filter(f -> open.mustStay(f.id())).toList());
@@ -175,7 +177,7 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
         }
 
         private Line line(String letter, Kit kit) {
-            return new Line(letter, kit.radio().device().name(), difference(kit), Words.money(kit.cost().cents()), Words.minutes(kit.cost().minutes()), Words.days(kit.cost().days()), kit.cost().cuts(), kit.lost().size(),
+            return new Line(letter, kit.radio().device().name(), difference(kit), Words.money(kit.cost().cents()), Words.minutes(kit.cost().minutes()), Words.days(kit.cost().days()), kit.cost().cuts(), kit.losses(),
                 shown.contains(letter), chosen.filter(letter::equals).isPresent(), toggled(letter));
         }
 
@@ -251,7 +253,8 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
                 case ABSENT -> "—";
             };
             String mark = kind == Kind.ABSENT ? "" : kind.name().toLowerCase(Locale.ROOT);
-            return new Cell(text, mark, List.of(), why(matching.outcomes(open, kit).get(f)), kind == Kind.LOST && open.mustStay(f), "");
+            if (kind == Kind.KEPT || kind == Kind.GAINED || kind == Kind.ABSENT) return new Cell(text, mark, List.of(), "", false, "");
+            return new Cell(text, mark, List.of(), why(reasons.computeIfAbsent(kit, k -> matching.outcomes(answer, k)).get(f)), kind == Kind.LOST && open.mustStay(f), "");
         }
 
         private static String why(Outcome outcome) {

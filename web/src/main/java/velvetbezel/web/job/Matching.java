@@ -59,7 +59,7 @@ class Matching implements DisposableBean {
     private final Recent<String, List<Matched.Out>> outs = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
-    private record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
+    record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
 
     /** One question about it being answered, radio by radio. */
     private record Work(List<CompletableFuture<RadioMatch.Found>> radios, AtomicBoolean stopped) {}
@@ -69,8 +69,9 @@ class Matching implements DisposableBean {
      *
      * @param done    radios that are worked out; @param all radios in all
      * @param stopped a person stopped it
+     * @param key     names the car and the state of the sheets
      */
-    record Answer(Matched matched, Wishes wishes, Market market, int done, int all, boolean stopped) {
+    record Answer(Matched matched, Wishes wishes, Market market, int done, int all, boolean stopped, String key, Counter counter) {
         boolean complete() { return done == all; }
     }
 
@@ -86,8 +87,8 @@ class Matching implements DisposableBean {
         return library.revision() + open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList();
     }
 
-    private Counter counter(OpenJob open) {
-        return counters.get(counterKey(open), () -> {
+    private Counter counter(OpenJob open, String key) {
+        return counters.get(key, () -> {
             Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
@@ -125,10 +126,11 @@ class Matching implements DisposableBean {
     Answer allKits(OpenJob open) { return answer(open, Long.MAX_VALUE); }
 
     private Answer answer(OpenJob open, long millis) {
-        Counter counter = counter(open);
+        String key = counterKey(open);
+        Counter counter = counter(open, key);
         Wishes wishes = wishes(open);
         Market market = market(counter);
-        Work work = work(counterKey(open), counter, wishes, market);
+        Work work = work(key, counter, wishes, market);
         CompletableFuture<Void> all = CompletableFuture.allOf(work.radios.toArray(CompletableFuture[]::new));
         try {
             all.completeOnTimeout(null, millis, TimeUnit.MILLISECONDS).join();
@@ -139,7 +141,7 @@ class Matching implements DisposableBean {
         List<RadioMatch.Found> done = work.radios.stream().filter(CompletableFuture::isDone).map(CompletableFuture::join).filter(RadioMatch.Found::complete).toList();
         Matched best = Matcher.best(done);
         if (best.kits().isEmpty() && done.size() == work.radios.size()) best = new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0);
-        return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get());
+        return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get(), key, counter);
     }
 
     private static String asked(String counter, Wishes wishes, Market market) { return counter + wishes + market; }
@@ -153,20 +155,21 @@ class Matching implements DisposableBean {
 
     /** Stops what is still being worked out for a job; what is there stays. */
     void stop(OpenJob open) {
-        Counter counter = counter(open);
-        work(counterKey(open), counter, wishes(open), market(counter)).stopped.set(true);
+        String key = counterKey(open);
+        Counter counter = counter(open, key);
+        work(key, counter, wishes(open), market(counter)).stopped.set(true);
     }
 
     /** Takes up again what was stopped. */
     void goOn(OpenJob open) {
-        Counter counter = counter(open);
-        works.forget(asked(counterKey(open), wishes(open), market(counter)));
+        String key = counterKey(open);
+        works.forget(asked(key, wishes(open), market(counter(open, key))));
     }
 
     /** What becomes of every function in one kit, with paths and reasons. */
-    Map<FunctionId, Outcome> outcomes(OpenJob open, Kit kit) {
-        Counter counter = counter(open);
-        return reasons.get(counterKey(open) + kit.radio().id() + kit.parts().stream().map(Sheet::id).toList(), () -> {
+    Map<FunctionId, Outcome> outcomes(Answer answer, Kit kit) {
+        Counter counter = answer.counter;
+        return reasons.get(answer.key + kit.radio().id() + kit.parts().stream().map(Sheet::id).toList(), () -> {
             synchronized (counter.against) {
                 return counter.against.outcomes(kit.build(counter.vehicle));
             }
@@ -176,21 +179,21 @@ class Matching implements DisposableBean {
     /** Why each sheet is in no kit that is in none. */
     List<Matched.Out> out(OpenJob open) {
         Answer answer = allKits(open);
-        Counter counter = counter(open);
-        return outs.get(asked(counterKey(open), answer.wishes, answer.market), () -> Matcher.out(counter.vehicle, counter.radios, counter.parts, open.catalogue(), answer.wishes, answer.market, answer.matched.kits()));
+        Counter counter = answer.counter;
+        return outs.get(asked(answer.key, answer.wishes, answer.market), () -> Matcher.out(counter.vehicle, counter.radios, counter.parts, open.catalogue(), answer.wishes, answer.market, answer.matched.kits()));
     }
 
     /** What could stand in for a part of a kit. */
-    List<RadioMatch.Swap> swaps(OpenJob open, Kit kit, Sheet.Part part, Answer answer) { return match(open, kit.radio().id()).map(r -> r.swaps(kit, part, answer.wishes, answer.market)).orElse(List.of()); }
+    List<RadioMatch.Swap> swaps(Answer answer, Kit kit, Sheet.Part part) { return match(answer, kit.radio().id()).map(r -> r.swaps(kit, part, answer.wishes, answer.market)).orElse(List.of()); }
 
     /** What could go into the places that a kit leaves empty. */
-    List<RadioMatch.Swap> additions(OpenJob open, Kit kit, Answer answer) { return match(open, kit.radio().id()).map(r -> r.additions(kit, answer.wishes, answer.market)).orElse(List.of()); }
+    List<RadioMatch.Swap> additions(Answer answer, Kit kit) { return match(answer, kit.radio().id()).map(r -> r.additions(kit, answer.wishes, answer.market)).orElse(List.of()); }
 
-    private Optional<RadioMatch> match(OpenJob open, String radio) { return counter(open).radios.stream().filter(r -> r.radio().id().equals(radio)).findFirst(); }
+    private static Optional<RadioMatch> match(Answer answer, String radio) { return answer.counter.radios.stream().filter(r -> r.radio().id().equals(radio)).findFirst(); }
 
     /** The kit that was chosen, whether or not it is one of the best. */
     Optional<Kit> chosen(OpenJob open, Answer answer) {
-        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(open, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), kinds(d), answer.wishes, answer.market))));
+        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(answer, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), kinds(d), answer.wishes, answer.market))));
     }
 
     private static Map<FunctionId, Kind> kinds(Design design) { return design.outcomes().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().kind())); }

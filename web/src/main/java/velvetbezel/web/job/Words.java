@@ -26,7 +26,11 @@ final class Words {
 
     static String percent(double share) { return share > 0.99 ? "over 99 %" : share < 0.01 ? "under 1 %" : Math.round(share * 100) + " %"; }
 
-    static String money(long cents) { return String.format(Locale.ROOT, "%.2f", cents / 100.0); }
+    static String money(long cents) {
+        String units = Long.toString(Math.abs(cents) / 100);
+        String rest = Long.toString(100 + Math.abs(cents) % 100).substring(1);
+        return (cents < 0 ? "-" : "") + units + "." + rest;
+    }
 
     static String minutes(int minutes) { return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60); }
 
