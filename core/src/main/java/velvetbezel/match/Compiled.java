@@ -97,12 +97,13 @@ final class Compiled {
         private boolean first(int place, int choice) { return IntStream.range(0, choice).noneMatch(c -> classes[place][c] == classes[place][choice]); }
     }
 
-    private Compiled(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots, Influence influence, Catalogue catalogue, Outcomes.Against against) {
+    private Compiled(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots, Reach reach, Catalogue catalogue, Outcomes.Against against) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.slots = slots;
         this.against = against;
-        influence.rivals().forEach(places -> rivals.add(new Rivals(places)));
+        Influence influence = new Influence(reach);
+        reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
         Map<Object, Table> alike = new LinkedHashMap<>();
         for (Function f : catalogue.functions()) {
             Influence.Bearing b = influence.on(f);
@@ -129,12 +130,12 @@ final class Compiled {
 
     /** Leaves out parts that can do nothing here but take a plug or a load. */
     static Compiled of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> all, Catalogue catalogue, Outcomes.Against against) {
-        Influence influence = influence(vehicle, radio, all);
-        List<Slot> slots = all.stream().map(s -> s.without(c -> c.device().isPresent() && influence.idle(c.part().orElseThrow().id()))).filter(s -> !s.isIdle()).toList();
-        return new Compiled(vehicle, radio, slots, slots.equals(all) ? influence : influence(vehicle, radio, slots), catalogue, against);
+        Reach reach = reach(vehicle, radio, all);
+        List<Slot> slots = all.stream().map(s -> s.without(c -> c.device().isPresent() && reach.idle(c.part().orElseThrow().id()))).filter(s -> !s.isIdle()).toList();
+        return new Compiled(vehicle, radio, slots, slots.equals(all) ? reach : reach(vehicle, radio, slots), catalogue, against);
     }
 
-    private static Influence influence(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots) {
+    private static Reach reach(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots) {
         Map<String, Device> options = new LinkedHashMap<>();
         Map<String, Integer> slotOf = new LinkedHashMap<>();
         List<List<String>> always = new ArrayList<>();
@@ -148,7 +149,7 @@ final class Compiled {
             }
             if (here.size() == slots.get(s).choices().size()) always.add(here);
         }
-        return new Influence(Potential.of(vehicle, radio, options, (a, b) -> !slotOf.containsKey(a) || !slotOf.containsKey(b) || !slotOf.get(a).equals(slotOf.get(b))), slotOf, always);
+        return new Reach(Potential.of(vehicle, radio, options, (a, b) -> !slotOf.containsKey(a) || !slotOf.containsKey(b) || !slotOf.get(a).equals(slotOf.get(b))), slotOf, always);
     }
 
     List<Slot> slots() { return slots; }

@@ -92,8 +92,18 @@ public class Library {
             .fetch(SHEET.ID).stream().flatMap(id -> find(id).stream()).flatMap(d -> d.sheet().stream()).map(Sheet.Vehicle.class::cast).toList();
     }
 
-    private <T extends Sheet> List<T> all(String kind, Class<T> type) {
-        return entries(kind).stream().flatMap(e -> find(e.id()).stream()).flatMap(d -> d.sheet().stream()).map(type::cast).toList();
+    private <T extends Sheet> List<T> all(String kind, Class<T> type) { return entries(kind).stream().flatMap(e -> document(e).stream()).flatMap(d -> d.sheet().stream()).map(type::cast).toList(); }
+
+    private Optional<Document> document(Entry e) {
+        Read read = known.get(e.id());
+        return read != null && read.revision == e.revision() ? Optional.of(read.document) : find(e.id());
+    }
+
+    /** Names the state of all that a car's kits rest on: itself, the radios, the parts that could go into it, and the catalogue. */
+    public String stamp(Sheet.Vehicle vehicle) {
+        List<String> ids = new ArrayList<>(candidateIds(vehicle, radios()));
+        ids.addAll(List.of(vehicle.id(), CATALOGUE));
+        return db.select(SHEET.ID, SHEET.REVISION).from(SHEET).where(SHEET.ID.in(ids).or(SHEET.KIND.eq("radio"))).orderBy(SHEET.ID).fetch(r -> r.value1() + " " + r.value2()).toString();
     }
 
     public Catalogue catalogue() {

@@ -20,7 +20,13 @@ class Screenshots extends InBrowser {
         Page bench = window("ines");
         shot(bench, "/jobs", "jobs");
         shot(bench, "/jobs/214/arrive", "arrive");
-        shot(bench, "/jobs/215/match", "match");
+        match(bench, "/jobs/215/match");
+        picture(bench, "match");
+        bench.evaluate("document.querySelector('.over').scrollIntoView({behavior: 'instant'})");
+        picture(bench, "match-plot");
+        shot(bench, "/jobs/214/goods-in", "goods-in");
+        match(bench, "/jobs/215/match");
+        shot(bench, "/jobs/215/quote?kits=A", "quote");
         shot(bench, "/jobs/215/wire", "wire");
         bench.navigate("/jobs/214/wire");
         bench.evaluate("document.querySelector('.bar-line').scrollIntoView({behavior: 'instant'})");
@@ -32,7 +38,8 @@ class Screenshots extends InBrowser {
         shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(bench, "/vehicles/new?like=corrick-ferryman-2006", "pinout");
         shot(bench, "/sheets/pebblefen-p2/device?block=dims", "blocks");
-        shot(bench, "/jobs/218/match", "match-kept-radio");
+        match(bench, "/jobs/218/match");
+        picture(bench, "match-kept-radio");
         shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
     }
 
@@ -51,6 +58,11 @@ class Screenshots extends InBrowser {
         Map<String, Optional<String>> changes = new LinkedHashMap<>();
         fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
         jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), changes);
+    }
+
+    private static void match(Page page, String path) {
+        page.navigate(path);
+        page.waitForFunction("() => !document.querySelector('.working')", null, new Page.WaitForFunctionOptions().setTimeout(180_000));
     }
 
     private static void shot(Page page, String path, String name) {

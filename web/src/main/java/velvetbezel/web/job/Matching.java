@@ -84,7 +84,7 @@ class Matching implements DisposableBean {
     private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour"); }
 
     private String counterKey(OpenJob open) {
-        return library.revision() + open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList();
+        return library.stamp(open.vehicle().orElseThrow()) + open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList();
     }
 
     private Counter counter(OpenJob open, String key) {
