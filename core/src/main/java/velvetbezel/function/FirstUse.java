@@ -21,8 +21,10 @@ import velvetbezel.units.Volts;
 /**
  * What is done once before an installation is used: set-up screens confirmed, buttons learned one by one.
  * Done on the healthy design; faults are tried afterwards with what it stored.
+ *
+ * @param tripped whether a current limit was passed meanwhile
  */
-public record FirstUse(Learned learned, Memory memory) {
+public record FirstUse(Learned learned, Memory memory, boolean tripped) {
     /** Voltages closer than this cannot be told apart (a step of a 10-bit converter at 5 V, from memory). */
     private static final double RESOLUTION = 0.005;
 
@@ -39,7 +41,7 @@ public record FirstUse(Learned learned, Memory memory) {
                     windows.put(instance.id() + "." + terminal, learn(run, state, memory, instance.terminal(terminal), healthy.recipe().vehicle().buttons()));
             }
         memory = run.in(VehicleState.AT_REST, memory).memory();
-        return new FirstUse(new Learned(windows), memory);
+        return new FirstUse(new Learned(windows), memory, run.tripped());
     }
 
     private record Reading(String button, double volts) {}

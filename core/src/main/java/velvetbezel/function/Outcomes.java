@@ -77,7 +77,7 @@ public final class Outcomes {
         public Installation installation() { return installation; }
 
         /** Whether a current limit was passed in any state that was tried so far. */
-        public boolean tripped() { return readied.values().stream().anyMatch(r -> r.run().tripped()); }
+        public boolean tripped() { return readied.values().stream().anyMatch(r -> r.trippedBefore() || r.run().tripped()); }
 
         Map<FunctionId, Outcome> outcomes() {
             return cases.settle(c -> once(against.reference(c), ready(c), against.catalogue), Outcome::sameFor, Outcome.Unknown::new);
@@ -116,15 +116,15 @@ public final class Outcomes {
     }
 
     /** An installation after first use, ready to be tried. */
-    private record Ready(Run run, Memory memory, Map<Picture, Paths> paths, Map<FunctionId, Attempt> attempts) {
+    private record Ready(Run run, Memory memory, boolean trippedBefore, Map<Picture, Paths> paths, Map<FunctionId, Attempt> attempts) {
         static Ready of(Installation healthy, Installation tried, Assumption assumption) {
             FirstUse first = FirstUse.of(healthy, assumption);
             boolean sameModes = tried.modes().isEmpty();
             Run run = new Run(tried, first.learned(), assumption);
-            if (sameModes) return new Ready(run, first.memory(), new IdentityHashMap<>(), new HashMap<>());
+            if (sameModes) return new Ready(run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
             Map<String, String> modes = new LinkedHashMap<>(first.memory().modes());
             modes.putAll(tried.modes());
-            return new Ready(run, new Memory(modes, first.memory().inForce()), new IdentityHashMap<>(), new HashMap<>());
+            return new Ready(run, new Memory(modes, first.memory().inForce()), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
         }
 
         Attempt attempt(Function f) { return attempts.computeIfAbsent(f.id(), id -> new Attempt(f, run, memory)); }

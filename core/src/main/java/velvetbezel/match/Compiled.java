@@ -30,6 +30,7 @@ import velvetbezel.sheet.Sheet;
  * in many tables at once.
  */
 final class Compiled {
+    private static final int MOST_ENTRIES = 4000;
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
     private final List<Slot> slots;
@@ -256,15 +257,28 @@ final class Compiled {
         return slots.stream().mapToInt(s -> parts.stream().mapToInt(p -> s.choiceOf(p.id())).filter(c -> c >= 0).findFirst().orElse(0)).toArray();
     }
 
-    /** A kit run as built does otherwise than compiled: from now on its functions are looked at over all places. */
-    void widen(int[] choices, Map<FunctionId, Kind> asBuilt) {
-        for (Table t : List.copyOf(tables)) {
+    /**
+     * A kit run as built does otherwise than compiled: from now on its functions are looked at over every place that
+     * this kit fills as well.
+     *
+     * @return false where that would be too many combinations; nothing is changed then
+     */
+    boolean widen(int[] choices, Map<FunctionId, Kind> asBuilt) {
+        BitSet used = new BitSet();
+        IntStream.range(0, choices.length).filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent()).forEach(used::set);
+        List<Table> wide = new ArrayList<>();
+        for (Table t : tables) {
             List<FunctionId> wrong = t.functions.stream().filter(f -> t.at(choices) != null && asBuilt.get(f) != t.at(choices).get(f)).toList();
             if (wrong.isEmpty()) continue;
-            t.functions.removeAll(wrong);
-            BitSet all = new BitSet();
-            all.set(0, slots.size());
-            tables.add(new Table(all, slots.stream().map(s -> IntStream.range(0, s.choices().size()).toArray()).toArray(int[][]::new), new ArrayList<>(wrong)));
+            BitSet places = union(t.places, used);
+            if (places.equals(t.places) || places.stream().mapToLong(p -> slots.get(p).choices().size()).reduce(1, (x, y) -> x * y) > MOST_ENTRIES) return false;
+            wide.add(new Table(places, slots.stream().map(s -> IntStream.range(0, s.choices().size()).toArray()).toArray(int[][]::new), new ArrayList<>(wrong)));
         }
+        Set<FunctionId> moved = new HashSet<>();
+        wide.forEach(t -> moved.addAll(t.functions));
+        tables.forEach(t -> t.functions.removeAll(moved));
+        tables.removeIf(t -> t.functions.isEmpty());
+        tables.addAll(wide);
+        return true;
     }
 }

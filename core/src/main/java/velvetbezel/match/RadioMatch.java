@@ -83,7 +83,7 @@ public final class RadioMatch {
         while (true) {
             if (!c.fill(matters, stopped)) return new Found(List.of(), 0, false);
             Front.Found front = Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.empty());
-            if (agrees(c, front, matters)) return new Found(front.lines().stream().map(l -> kit(l)).toList(), front.slack(), true);
+            if (agrees(c, front, matters)) return new Found(Front.unbeaten(front.lines().stream().map(l -> kit(l, wishes)).filter(k -> k.working().containsAll(wishes.musts())).toList(), Kit::cost, Kit::loss, 0), front.slack(), true);
         }
     }
 
@@ -93,7 +93,7 @@ public final class RadioMatch {
             .map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices()))).toList()).orElse(List.of());
     }
 
-    /** Whether every kit that came out does as built what was compiled; where not, the tables are widened. */
+    /** Whether every kit that came out does as built what was compiled; where not, the tables are widened as far as that can be done. */
     private boolean agrees(Compiled c, Front.Found front, Set<FunctionId> matters) {
         for (Front.Line l : front.lines()) {
             List<Integer> key = Arrays.stream(l.choices()).boxed().toList();
@@ -101,8 +101,7 @@ public final class RadioMatch {
             Map<FunctionId, Kind> asBuilt = built(l.choices(), l.parts());
             Map<FunctionId, Kind> tables = c.kinds(l.choices());
             if (matters.stream().allMatch(f -> asBuilt.get(f) == tables.get(f))) agreed.add(key);
-            else {
-                c.widen(l.choices(), asBuilt);
+            else if (c.widen(l.choices(), asBuilt)) {
                 agreed.clear();
                 return false;
             }
@@ -114,7 +113,13 @@ public final class RadioMatch {
         return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(Builder.replacement(vehicle, radio, parts)).kinds(catalogue.functions().stream().map(Function::id).toList()));
     }
 
-    private Kit kit(Front.Line l) { return new Kit(radio, sorted(l.parts()), l.cost(), l.loss(), built(l.choices(), l.parts())); }
+    /** Its losses are those of the kit as built, whatever the tables say. */
+    private Kit kit(Front.Line l, Wishes wishes) {
+        Map<FunctionId, Kind> kinds = built(l.choices(), l.parts());
+        return new Kit(radio, sorted(l.parts()), l.cost(), loss(kinds, wishes), kinds);
+    }
+
+    private int loss(Map<FunctionId, Kind> kinds, Wishes wishes) { return kinds.entrySet().stream().filter(e -> !e.getValue().works()).mapToInt(e -> weight(e.getKey(), wishes)).sum(); }
 
     private static List<Sheet.Part> sorted(List<Sheet.Part> parts) { return parts.stream().sorted((a, b) -> a.kind().compareTo(b.kind())).toList(); }
 
@@ -172,6 +177,6 @@ public final class RadioMatch {
     private Kit priced(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) {
         Cost cost = market.of(radio);
         for (Sheet.Part p : parts) cost = cost.plus(market.of(vehicle, p));
-        return new Kit(radio, parts, cost, kinds.entrySet().stream().filter(e -> !e.getValue().works()).mapToInt(e -> weight(e.getKey(), wishes)).sum(), kinds);
+        return new Kit(radio, parts, cost, loss(kinds, wishes), kinds);
     }
 }
