@@ -51,8 +51,8 @@ public class MatchBenchmark {
 
     @Setup public void put() {
         Random random = new Random(7);
-        Sheet.Vehicle vehicle = Workshop.all(Sheet.Vehicle.class).stream().filter(v -> v.id().equals("meridale-plover-2019-plain")).findFirst().orElseThrow();
-        Sheet.Radio radio = Workshop.all(Sheet.Radio.class).stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow();
+        Sheet.Vehicle vehicle = Workshop.find(Sheet.Vehicle.class, "meridale-plover-2019-plain");
+        Sheet.Radio radio = Workshop.find(Sheet.Radio.class, "ondel-47");
         Map<PartKind, List<Sheet.Part>> kinds = Workshop.all(Sheet.Part.class).stream().filter(p -> NEEDS.contains(p.kind())).filter(p -> p.vehicles().isEmpty() || p.vehicles().contains(vehicle.id())).collect(Collectors.groupingBy(Sheet.Part::kind));
         List<Sheet.Part> parts = new ArrayList<>();
         Map<String, Integer> days = new HashMap<>();

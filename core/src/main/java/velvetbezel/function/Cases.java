@@ -16,8 +16,9 @@ record Cases(Set<FieldRef> fields) {
     private static final Case FIRST = new Case(false, Optional.empty());
     private static final Case LAST = new Case(true, Optional.empty());
 
-    static Cases of(Installation reference, Installation installation) {
-        Set<FieldRef> fields = new LinkedHashSet<>(MissingFields.in(reference));
+    /** @param reference fields that the installation compared with leaves open */
+    static Cases of(Set<FieldRef> reference, Installation installation) {
+        Set<FieldRef> fields = new LinkedHashSet<>(reference);
         fields.addAll(MissingFields.in(installation));
         return new Cases(fields);
     }

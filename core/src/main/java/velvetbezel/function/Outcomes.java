@@ -53,8 +53,6 @@ public final class Outcomes {
 
         /** The factory installation knows nothing of what another leaves open. */
         private Ready reference(Case c) { return readied.computeIfAbsent(c.within(own), k -> Ready.of(factory, factory, k.assumption())); }
-
-        public Set<FunctionId> fulfilled(Installation installation) { return Outcomes.fulfilled(installation, catalogue); }
     }
 
     /** See {@link Against#trial}. */
@@ -68,13 +66,11 @@ public final class Outcomes {
         private Trial(Against against, Installation installation) {
             this.against = against;
             this.installation = installation;
-            this.cases = Cases.of(against.factory, installation);
+            this.cases = Cases.of(against.own, installation);
             this.able = new Able(installation);
         }
 
         private Ready ready(Case c) { return readied.computeIfAbsent(c, k -> Ready.of(installation, installation, k.assumption())); }
-
-        public Installation installation() { return installation; }
 
         /** Whether a current limit was passed in any state that was tried so far. */
         public boolean tripped() { return readied.values().stream().anyMatch(r -> r.trippedBefore() || r.run().tripped()); }
@@ -98,21 +94,16 @@ public final class Outcomes {
         }
     }
 
-    /** Which of some functions an installation fulfils. */
-    private static Set<FunctionId> fulfilled(Installation installation, Catalogue catalogue, Collection<FunctionId> asked) {
-        Ready ready = Ready.of(installation, installation, Assumption.ALL_FIRST);
-        Able able = new Able(installation);
-        return catalogue.functions().stream().filter(f -> asked.contains(f.id()) && able.of(f) && ready.attempt(f).fulfilled()).map(Function::id).collect(Collectors.toCollection(LinkedHashSet::new));
-    }
-
     /** The same for a faulty installation against its healthy design, whose set-up and learned buttons it has. */
     public static Map<FunctionId, Outcome> faulty(Installation healthy, Installation faulty, Catalogue catalogue) {
-        return Cases.of(healthy, faulty).settle(c -> once(Ready.of(healthy, healthy, c.assumption()), Ready.of(healthy, faulty, c.assumption()), catalogue), Outcome::sameFor, Outcome.Unknown::new);
+        return Cases.of(MissingFields.in(healthy), faulty).settle(c -> once(Ready.of(healthy, healthy, c.assumption()), Ready.of(healthy, faulty, c.assumption()), catalogue), Outcome::sameFor, Outcome.Unknown::new);
     }
 
     /** Which functions an installation fulfils. */
     public static Set<FunctionId> fulfilled(Installation installation, Catalogue catalogue) {
-        return fulfilled(installation, catalogue, catalogue.functions().stream().map(Function::id).toList());
+        Ready ready = Ready.of(installation, installation, Assumption.ALL_FIRST);
+        Able able = new Able(installation);
+        return catalogue.functions().stream().filter(f -> able.of(f) && ready.attempt(f).fulfilled()).map(Function::id).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** An installation after first use, ready to be tried. */
@@ -148,15 +139,18 @@ public final class Outcomes {
     }
 
     private static Outcome outcome(Attempt reference, Attempt now, Map<Picture, Paths> known) {
-        if (!now.fulfilled()) {
-            Break why = new Why(now, Optional.of(reference)).explain();
-            return reference.fulfilled() ? new Outcome.Lost(why) : new Outcome.Absent(why);
-        }
-        List<Hop> path = path(now, known);
-        if (!reference.fulfilled()) return new Outcome.Gained(path);
-        List<String> how = differences(reference, now);
-        return how.isEmpty() ? new Outcome.Kept(path) : new Outcome.Changed(how, path);
+        Brief brief = brief(Optional.of(reference), Optional.of(now));
+        return switch (brief.kind) {
+            case KEPT -> new Outcome.Kept(path(now, known));
+            case CHANGED -> new Outcome.Changed(brief.how, path(now, known));
+            case GAINED -> new Outcome.Gained(path(now, known));
+            case LOST -> new Outcome.Lost(why(reference, now));
+            case ABSENT -> new Outcome.Absent(why(reference, now));
+            case UNKNOWN -> throw new IllegalStateException("One case alone leaves nothing unknown.");
+        };
     }
+
+    private static Break why(Attempt reference, Attempt now) { return new Why(now, Optional.of(reference)).explain(); }
 
     private static List<Hop> path(Attempt attempt, Map<Picture, Paths> known) {
         Set<Hop> hops = new LinkedHashSet<>();

@@ -41,10 +41,7 @@ public final class Builder {
 
     static Installation build(Recipe recipe) {
         Draft draft = new Draft();
-        Sheet.Vehicle vehicle = recipe.vehicle();
-        for (Device device : vehicle.devices()) draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
-        draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
-        carWires(draft, vehicle);
+        car(draft, recipe.vehicle());
         recipe.parts().forEach((id, part) -> part.device().ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
         radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
@@ -61,7 +58,10 @@ public final class Builder {
         recipe.radio().ifPresent(r -> draft.add(new Instance(stays ? SCREEN : RADIO, r.id(), Instance.Owner.RADIO, r.device())));
     }
 
-    static void carWires(Draft draft, Sheet.Vehicle vehicle) {
+    /** The vehicle without a radio: its devices, its plugs, and the wires between them. */
+    static void car(Draft draft, Sheet.Vehicle vehicle) {
+        for (Device device : vehicle.devices()) draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
+        draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
         for (Plug plug : vehicle.car().plugs())
             for (Position p : plug.positions())
                 if (!p.empty()) draft.wire(vehicle.id(), new TerminalId(CAR, plug.id() + "." + p.number()), ofDevice(draft, p.to().orElseThrow()), p.gauge(), p.metres(), p.wired());

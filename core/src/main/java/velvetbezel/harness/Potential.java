@@ -22,7 +22,8 @@ import velvetbezel.sheet.Sheet;
 public final class Potential {
     private final Draft draft = new Draft();
     private final Map<TerminalId, Integer> index = new HashMap<>();
-    private final List<Integer> parents = new ArrayList<>();
+    /** Of terminals and of plugs: nets are told apart by one, crowds by the other. */
+    private final Islands nets = new Islands(0);
     private final Map<String, Integer> crowds = new LinkedHashMap<>();
     private final BiPredicate<String, String> together;
 
@@ -34,9 +35,7 @@ public final class Potential {
      */
     public static Potential of(Sheet.Vehicle vehicle, Sheet.Radio radio, Map<String, Device> options, BiPredicate<String, String> together) {
         Potential p = new Potential(together);
-        for (Device device : vehicle.devices()) p.draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
-        p.draft.add(new Instance(Builder.CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
-        Builder.carWires(p.draft, vehicle);
+        Builder.car(p.draft, vehicle);
         options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
         Builder.radios(p.draft, new Recipe(vehicle, Optional.of(radio), Map.of()));
         p.wires();
@@ -50,33 +49,21 @@ public final class Potential {
     public List<Terminal> terminals() { return List.copyOf(draft.terminals.values()); }
 
     /** The net of a terminal: a number that it shares with all that some choice ties it to. */
-    public int net(TerminalId id) { return root(number(id)); }
+    public int net(TerminalId id) { return nets.of(number(id)); }
+
+    /** All nets and crowds have lower numbers. */
+    public int nodes() { return nets.nodes(); }
 
     public int net(LeadRole role) { return net(JointId.of(role).node()); }
 
     /** Plugs of one number mate with each other or take each other's place; empty for a plug that nothing fits. */
-    public Optional<Integer> crowd(String instance, String plug) { return Optional.ofNullable(crowds.get(instance + "/" + plug)).map(this::root); }
+    public Optional<Integer> crowd(String instance, String plug) { return Optional.ofNullable(crowds.get(instance + "/" + plug)).map(nets::of); }
 
-    private int number(TerminalId id) { return index.computeIfAbsent(id, k -> fresh()); }
-
-    private int fresh() {
-        parents.add(parents.size());
-        return parents.size() - 1;
-    }
-
-    private int root(int node) {
-        while (parents.get(node) != node) {
-            parents.set(node, parents.get(parents.get(node)));
-            node = parents.get(node);
-        }
-        return node;
-    }
-
-    private void tie(int a, int b) { parents.set(root(a), root(b)); }
+    private int number(TerminalId id) { return index.computeIfAbsent(id, k -> nets.add()); }
 
     private void wires() {
         draft.terminals.keySet().forEach(this::number);
-        for (Conductor c : draft.conductors) if (c.mayBeClosed()) tie(number(c.a()), number(c.b()));
+        for (Conductor c : draft.conductors) if (c.mayBeClosed()) nets.join(number(c.a()), number(c.b()));
     }
 
     private record End(Instance instance, Plug plug) {
@@ -90,15 +77,15 @@ public final class Potential {
         for (Instance i : draft.instances) for (Plug p : i.device().plugs()) families.computeIfAbsent(p.family(), k -> new ArrayList<>()).add(new End(i, p));
         for (List<End> ends : families.values())
             for (int a = 0; a < ends.size(); a++) for (int b = a + 1; b < ends.size(); b++) meet(ends.get(a), ends.get(b));
-        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) p.housing().ifPresent(h -> tie(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
+        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) p.housing().ifPresent(h -> nets.join(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
     }
 
-    private int crowdOf(String plug) { return crowds.computeIfAbsent(plug, k -> fresh()); }
+    private int crowdOf(String plug) { return crowds.computeIfAbsent(plug, k -> nets.add()); }
 
     private void meet(End a, End b) {
         if (a.instance.id().equals(b.instance.id()) || !a.plug.mates(b.plug) || !together.test(a.instance.id(), b.instance.id())) return;
-        tie(crowdOf(a.key()), crowdOf(b.key()));
-        for (Position p : a.plug.positions()) b.plug.at(p.number()).filter(q -> !p.empty() && !q.empty()).ifPresent(q -> tie(number(a.at(p)), number(b.at(q))));
+        nets.join(crowdOf(a.key()), crowdOf(b.key()));
+        for (Position p : a.plug.positions()) b.plug.at(p.number()).filter(q -> !p.empty() && !q.empty()).ifPresent(q -> nets.join(number(a.at(p)), number(b.at(q))));
     }
 
     /** Bare leads by role: their own, or for a tail those of the car's wires that it could go on from. */
@@ -109,9 +96,9 @@ public final class Potential {
         Map<TerminalId, List<LeadRole>> roles = new LinkedHashMap<>();
         for (Terminal t : draft.terminals.values())
             if (t.kind() == Terminal.Kind.BARE) roles.put(t.id(), Draft.isTail(t.id()) ? ofCar.getOrDefault(net(t.id()), List.of()) : List.of(t.role().orElseThrow()));
-        roles.forEach((id, all) -> all.forEach(r -> tie(number(id), number(JointId.of(r).node()))));
-        if (!surelyGiven(LeadRole.AMP_REMOTE)) tie(net(LeadRole.AMP_REMOTE), net(LeadRole.ANTENNA_POWER));
-        if (!surelyGiven(LeadRole.ANTENNA_POWER)) tie(net(LeadRole.ANTENNA_POWER), net(LeadRole.ACCESSORY));
+        roles.forEach((id, all) -> all.forEach(r -> nets.join(number(id), number(JointId.of(r).node()))));
+        if (!surelyGiven(LeadRole.AMP_REMOTE)) nets.join(net(LeadRole.AMP_REMOTE), net(LeadRole.ANTENNA_POWER));
+        if (!surelyGiven(LeadRole.ANTENNA_POWER)) nets.join(net(LeadRole.ANTENNA_POWER), net(LeadRole.ACCESSORY));
     }
 
     /** Whether the radio gives it, so that no other output ever serves instead. */

@@ -37,7 +37,6 @@ final class Compiled {
     private final Outcomes.Against against;
     private final List<Table> tables = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
-    private int runs;
 
     /** Places whose outputs could be tied together, and for which choices they are. */
     private final class Rivals {
@@ -72,16 +71,14 @@ final class Compiled {
         /** Whether two choices in a place can do differently for these functions. */
         boolean differs(int place, int choice, int other) { return places.get(place) && classes[place][choice] != classes[place][other]; }
 
-        int entries() { return entries.size(); }
-
         /** @param choices by place, of which only those of this table count */
         Map<FunctionId, Kind> at(int[] choices) { return entries.get(key(choices)); }
 
         private List<Integer> key(int[] choices) { return places.stream().mapToObj(p -> classes[p][choices[p]]).toList(); }
 
         /** One choice of each class in each place. */
-        private List<int[]> combinations(int[] base) {
-            List<int[]> all = new ArrayList<>(List.of(base.clone()));
+        private List<int[]> combinations() {
+            List<int[]> all = new ArrayList<>(List.of(new int[classes.length]));
             places.stream().forEach(p -> {
                 List<int[]> next = new ArrayList<>();
                 for (int[] before : all) for (int c = 0; c < classes[p].length; c++) if (first(p, c)) {
@@ -157,9 +154,6 @@ final class Compiled {
 
     List<Table> tables() { return tables; }
 
-    /** Installations run so far. */
-    int runs() { return runs; }
-
     List<BitSet> rivals() { return rivals.stream().map(r -> r.places).toList(); }
 
     /** Whether the choices in these places tie outputs together. */
@@ -180,9 +174,8 @@ final class Compiled {
      */
     boolean fill(Collection<FunctionId> matters, BooleanSupplier stopped) {
         List<Table> open = tables.stream().filter(t -> t.functions.stream().anyMatch(matters::contains)).sorted(Comparator.comparingInt(t -> -t.places.cardinality())).toList();
-        int[] base = new int[slots.size()];
         Map<Table, List<int[]>> missing = new LinkedHashMap<>();
-        for (Table t : open) missing.put(t, new ArrayList<>(t.combinations(base).stream().filter(c -> t.at(c) == null && !tied(c, t.places)).toList()));
+        for (Table t : open) missing.put(t, new ArrayList<>(t.combinations().stream().filter(c -> t.at(c) == null && !tied(c, t.places)).toList()));
         for (Map.Entry<Table, List<int[]>> m : missing.entrySet())
             while (!m.getValue().isEmpty()) {
                 if (stopped.getAsBoolean()) return false;
@@ -209,7 +202,6 @@ final class Compiled {
     /** @return false where a limit tripped: with fewer parts it might not */
     private boolean note(int[] choices, BitSet fixed, Map<Table, List<int[]>> missing) {
         Outcomes.Trial trial = against.trial(Builder.replacement(vehicle, radio, parts(choices)));
-        runs++;
         Map<Table, List<Integer>> keys = new LinkedHashMap<>();
         missing.forEach((t, open) -> {
             if (within(t.places, fixed) && t.at(choices) == null) keys.put(t, t.key(choices));

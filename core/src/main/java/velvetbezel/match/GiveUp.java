@@ -18,38 +18,43 @@ import velvetbezel.function.FunctionId;
  */
 public record GiveUp(List<FunctionId> musts, boolean budget, Kit kit) {
     private static final int MOST = 3;
+    /** Among wishes, each a function that must stay: the one that is none. */
+    private static final Optional<FunctionId> BUDGET = Optional.empty();
 
     /** All smallest sets of up to three wishes. @param kits what there is for some wishes */
     static List<GiveUp> of(Wishes wishes, Function<Wishes, List<Kit>> kits) {
-        List<Object> all = new ArrayList<>(wishes.musts().stream().sorted((a, b) -> a.text().compareTo(b.text())).toList());
-        wishes.budget().ifPresent(all::add);
-        List<Set<Object>> smallest = new ArrayList<>();
+        List<Optional<FunctionId>> all = new ArrayList<>(wishes.musts().stream().sorted(Comparator.comparing(FunctionId::text)).map(Optional::of).toList());
+        if (wishes.budget().isPresent()) all.add(BUDGET);
+        List<Set<Optional<FunctionId>>> smallest = new ArrayList<>();
         List<GiveUp> found = new ArrayList<>();
         for (int size = 1; size <= Math.min(MOST, all.size()); size++)
-            for (Set<Object> set : sets(all, 0, size)) {
+            for (Set<Optional<FunctionId>> set : sets(all, 0, size)) {
                 if (smallest.stream().anyMatch(set::containsAll)) continue;
-                Optional<Kit> kit = kits.apply(without(wishes, set)).stream().min(Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents()));
+                Optional<Kit> kit = kits.apply(without(wishes, set)).stream().min(Kit.BEST);
                 if (kit.isEmpty()) continue;
                 smallest.add(set);
-                found.add(new GiveUp(all.stream().filter(set::contains).filter(FunctionId.class::isInstance).map(FunctionId.class::cast).toList(), set.stream().anyMatch(Long.class::isInstance), kit.get()));
+                found.add(new GiveUp(all.stream().filter(set::contains).flatMap(Optional::stream).toList(), set.contains(BUDGET), kit.get()));
             }
         return found;
     }
 
-    private static Wishes without(Wishes wishes, Set<Object> set) {
+    /** A must that is given up is wanted still. */
+    private static Wishes without(Wishes wishes, Set<Optional<FunctionId>> set) {
         Set<FunctionId> musts = new HashSet<>(wishes.musts());
-        musts.removeAll(set);
         Set<FunctionId> wanted = new HashSet<>(wishes.wanted());
-        wishes.musts().stream().filter(set::contains).forEach(wanted::add);
-        return new Wishes(musts, wanted, wishes.budget().filter(b -> !set.contains(b)));
+        set.stream().flatMap(Optional::stream).forEach(f -> {
+            musts.remove(f);
+            wanted.add(f);
+        });
+        return new Wishes(musts, wanted, wishes.budget().filter(b -> !set.contains(BUDGET)));
     }
 
-    private static List<Set<Object>> sets(List<Object> all, int from, int size) {
+    private static <T> List<Set<T>> sets(List<T> all, int from, int size) {
         if (size == 0) return List.of(Set.of());
-        List<Set<Object>> sets = new ArrayList<>();
+        List<Set<T>> sets = new ArrayList<>();
         for (int i = from; i < all.size(); i++)
-            for (Set<Object> rest : sets(all, i + 1, size - 1)) {
-                Set<Object> set = new HashSet<>(rest);
+            for (Set<T> rest : sets(all, i + 1, size - 1)) {
+                Set<T> set = new HashSet<>(rest);
                 set.add(all.get(i));
                 sets.add(set);
             }

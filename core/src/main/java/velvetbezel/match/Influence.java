@@ -153,7 +153,7 @@ final class Influence {
     }
 
     private void arriving(Arriving a, Walk walk) {
-        if (!reach.possible.getOrDefault(a.at, Set.of()).contains(a.signal())) return;
+        if (!reach.possible.getOrDefault(a.at, Set.of()).contains(a.signal)) return;
         Reach.Socket to = reach.sockets.get(a.at);
         walk.slots.or(reach.slots(a.at.instance()));
         if (to.port().medium() == Medium.INTERNAL) {
@@ -173,7 +173,7 @@ final class Influence {
         if (s.minus() != Reach.NOWHERE) end(s.instance(), s.minus(), walk);
     }
 
-    /** Asks for the reach.rules that could send a signal at a port; whether there are any. */
+    /** Asks for the rules that could send a signal at a port; whether there are any. */
     private boolean sent(PortRef out, String signal, Walk walk) {
         boolean any = false;
         for (Reach.Sending s : reach.sendings.getOrDefault(out, List.of())) {

@@ -1,5 +1,6 @@
 package velvetbezel.match;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,9 @@ import velvetbezel.sheet.Trait;
  * @param kinds of every function, as it comes out when the kit is built and run
  */
 public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss, Map<FunctionId, Kind> kinds) {
+    /** Least lost first, then cheapest. */
+    static final Comparator<Kit> BEST = Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents());
+
     public Kit { parts = List.copyOf(parts); }
 
     /** No other kit is better in one thing and as good in the rest. */

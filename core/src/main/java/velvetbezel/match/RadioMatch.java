@@ -2,6 +2,7 @@ package velvetbezel.match;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -151,7 +152,7 @@ public final class RadioMatch {
             if (s.mayBeEmpty()) swap(c, kit, Optional.of(part), Optional.empty(), wishes, market).ifPresent(swaps::add);
             s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, Optional.of(part), Optional.of(p), wishes, market).ifPresent(swaps::add)));
         }));
-        swaps.sort((a, b) -> a.kit.loss() != b.kit.loss() ? Integer.compare(a.kit.loss(), b.kit.loss()) : Long.compare(a.kit.cost().cents(), b.kit.cost().cents()));
+        swaps.sort(Comparator.comparing(Swap::kit, Kit.BEST));
         return swaps;
     }
 

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import velvetbezel.harness.Instance;
+import velvetbezel.harness.Islands;
 import velvetbezel.harness.Potential;
 import velvetbezel.harness.Terminal;
 import velvetbezel.harness.TerminalId;
@@ -52,12 +53,26 @@ final class Reach {
     final Map<PortRef, Set<String>> possible = new HashMap<>();
     /** Ports from which something could be heard elsewhere, or inside their own device. */
     private final Set<PortRef> heard = new HashSet<>();
-    private final Map<Integer, Integer> passing = new HashMap<>();
+    /** Nets between which a signal may pass a connection. */
+    private final Islands passing;
     final Set<Integer> hard;
     final Set<Integer> supplies;
     final Map<Integer, BitSet> alwaysTied = new HashMap<>();
 
-    record Ruled(Instance instance, Rule rule) {}
+    /** A rule of one device. Told from others by identity: comparing what rules say, over and over, would cost more than all the rest. */
+    static final class Ruled {
+        private final Instance instance;
+        private final Rule rule;
+
+        private Ruled(Instance instance, Rule rule) {
+            this.instance = instance;
+            this.rule = rule;
+        }
+
+        Instance instance() { return instance; }
+
+        Rule rule() { return rule; }
+    }
 
     /** A rule that sends at a port. @param in where it takes the signal from; null for a source */
     record Sending(Ruled by, String signal, PortRef in) {}
@@ -87,6 +102,8 @@ final class Reach {
         for (Terminal t : potential.terminals()) terminals.computeIfAbsent(potential.net(t.id()), k -> new ArrayList<>()).add(t);
         for (Instance i : potential.instances()) index(i);
         for (Ruled r : rules) for (Effect e : r.rule.then()) indexElectrical(r, e);
+        passing = new Islands(potential.nodes());
+        touches.forEach((net, here) -> here.stream().filter(t -> t.effect instanceof Effect.Connect && !hard.contains(net) && !hard.contains(t.far)).forEach(t -> passing.join(net, t.far)));
         for (int before = -1; before != rules.size(); ) {
             before = rules.size();
             forget();
@@ -125,12 +142,7 @@ final class Reach {
         if (effect instanceof Effect.Drive e) touch(r, effect, e.plus(), e.minus());
         else if (effect instanceof Effect.Draw e) touch(r, effect, e.a(), e.b());
         else if (effect instanceof Effect.Diode e) touch(r, effect, e.anode(), e.cathode());
-        else if (effect instanceof Effect.Connect e) {
-            touch(r, effect, e.a(), e.b());
-            int a = potential.net(r.instance.terminal(e.a()));
-            int b = potential.net(r.instance.terminal(e.b()));
-            if (!hard.contains(a) && !hard.contains(b)) passing.put(passes(a), passes(b));
-        }
+        else if (effect instanceof Effect.Connect e) touch(r, effect, e.a(), e.b());
     }
 
     private void indexOther(Ruled r, Effect effect) {
@@ -148,7 +160,8 @@ final class Reach {
         senders.clear();
         possible.clear();
         heard.clear();
-        touches.values().forEach(all -> all.removeIf(t -> !rules.contains(t.by)));
+        Set<Ruled> living = new HashSet<>(rules);
+        touches.values().forEach(all -> all.removeIf(t -> !living.contains(t.by)));
     }
 
     /** Whether a guard can hold in no kit at all: it asks for a voltage where nothing is connected, or for a signal that never comes. */
@@ -163,13 +176,6 @@ final class Reach {
     /** A net of one device only, into which it drives nothing itself. */
     private boolean alone(Instance i, int net) {
         return terminals.getOrDefault(net, List.of()).stream().allMatch(t -> t.id().instance().equals(i.id())) && touches.getOrDefault(net, List.of()).stream().allMatch(t -> t.effect instanceof Effect.Draw);
-    }
-
-    /** Nets between which a signal may pass a connection. */
-    private int passes(int net) {
-        int n = net;
-        while (passing.getOrDefault(n, n) != n) n = passing.get(n);
-        return n;
     }
 
     private void touch(Ruled r, Effect effect, String a, String b) {
@@ -210,7 +216,7 @@ final class Reach {
         return meet(from.plus, to.plus) || meet(from.plus, to.minus) || meet(from.minus, to.plus) || meet(from.minus, to.minus);
     }
 
-    private boolean meet(int a, int b) { return a != NOWHERE && b != NOWHERE && !hard.contains(a) && !hard.contains(b) && passes(a) == passes(b); }
+    private boolean meet(int a, int b) { return a != NOWHERE && b != NOWHERE && !hard.contains(a) && !hard.contains(b) && passing.together(a, b); }
 
     /** Which signals could ever arrive where. */
     private void spread() {

@@ -103,14 +103,13 @@ final class Reasons {
 
     /** @param own the best kits with what is asked about; @param free those that may lose what must stay */
     private String beaten(List<Kit> own, List<Kit> free) {
-        Comparator<Kit> order = Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents());
         if (free.isEmpty()) return "In every kit it would tie two outputs together.";
         if (own.isEmpty()) {
-            Kit best = free.stream().min(order).orElseThrow();
+            Kit best = free.stream().min(Kit.BEST).orElseThrow();
             List<FunctionId> lost = wishes.musts().stream().filter(f -> !best.working().contains(f)).toList();
             return lost.isEmpty() ? "Every kit with it is dearer than the budget." : "Every kit with it loses what must stay: %s.".formatted(names(lost));
         }
-        Kit best = own.stream().min(order).orElseThrow();
+        Kit best = own.stream().min(Kit.BEST).orElseThrow();
         Optional<Kit> better = kits.stream().filter(k -> k.covers(best)).min(Comparator.comparingLong(k -> k.cost().cents()));
         if (better.isEmpty()) return "Its kits lie within the margin by which this list was thinned.";
         List<FunctionId> lost = order(better.get().working(), best);

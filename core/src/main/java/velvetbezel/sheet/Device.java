@@ -2,6 +2,7 @@ package velvetbezel.sheet;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * One device: what it can be connected by, and what it does.
@@ -25,4 +26,6 @@ public record Device(String id, String name, List<Plug> plugs, List<Lead> leads,
         rules = List.copyOf(rules);
         firstUse = List.copyOf(firstUse);
     }
+
+    public Optional<Plug> plug(String plugId) { return plugs.stream().filter(p -> p.id().equals(plugId)).findFirst(); }
 }

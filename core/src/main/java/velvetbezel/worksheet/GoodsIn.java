@@ -52,7 +52,7 @@ public final class GoodsIn {
     }
 
     private static boolean is(Installation installation, String instance, String plug, LeadRole role) {
-        Optional<Plug> found = installation.instance(instance).flatMap(i -> i.device().plugs().stream().filter(p -> p.id().equals(plug)).findFirst());
+        Optional<Plug> found = installation.instance(instance).flatMap(i -> i.device().plug(plug));
         return found.filter(p -> p.positions().stream().anyMatch(x -> x.role().equals(Optional.of(role)))).isPresent();
     }
 

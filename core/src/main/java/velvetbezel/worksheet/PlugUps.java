@@ -61,7 +61,7 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
 
     private static End end(Installation installation, String instance, String plug) {
         Instance i = installation.instance(instance).orElseThrow();
-        return new End(instance, i.device().name(), i.device().plugs().stream().filter(p -> p.id().equals(plug)).findFirst().orElseThrow());
+        return new End(instance, i.device().name(), i.device().plug(plug).orElseThrow());
     }
 
     private static boolean crossed(Installation installation, End a, End b) { return !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug); }

@@ -130,7 +130,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
             return car.carPosition().flatMap(p -> {
                 String plugId = p.name().substring(0, p.name().indexOf('.'));
                 String number = p.name().substring(p.name().indexOf('.') + 1);
-                return installation.recipe().vehicle().car().plugs().stream().filter(x -> x.id().equals(plugId)).findFirst().map(Plug::family).flatMap(f -> Iso10487.role(f, number));
+                return installation.recipe().vehicle().car().plug(plugId).map(Plug::family).flatMap(f -> Iso10487.role(f, number));
             });
         }
 

@@ -1,10 +1,13 @@
 package velvetbezel.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -22,6 +25,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 public abstract class InBrowser {
     private static final List<String> ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync");
     private static final int PATIENCE = 10_000;
+    private static final int KITS = 180_000;
     protected final List<String> console = new ArrayList<>();
     private Playwright playwright;
     private Browser browser;
@@ -56,6 +60,9 @@ public abstract class InBrowser {
         act.run();
         page.waitForFunction("n => Number(document.body.dataset.loads ?? 0) > n", loads);
     }
+
+    /** Waits until the kits of a Match page are worked out. */
+    protected static void kitsThere(Page page) { assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(KITS)); }
 
     private static int loads(Page page) { return ((Number) page.evaluate("Number(document.body.dataset.loads ?? 0)")).intValue(); }
 }

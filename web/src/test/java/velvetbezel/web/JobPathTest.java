@@ -72,7 +72,7 @@ class JobPathTest extends InBrowser {
     private static void match(Page page) {
         go(page, "Match");
         Locator heading = page.locator(HEADING);
-        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(120_000));
+        kitsThere(page);
         assertThat(heading).containsText("the best, Pebblefen P2, loses nothing", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         assertThat(page.locator(".verdict")).containsText("Every kit keeps what must stay: hands-free calls.");
         // other tests bring in prices of their own: the kit is found by what is in it
@@ -182,7 +182,7 @@ class JobPathTest extends InBrowser {
     @Test void crossoverShowsItsLossesBeforeThePurchaseAndItsConflictUntilItIsSettled() {
         Page page = window("tomas");
         page.navigate("/jobs/215/match");
-        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(120_000));
+        kitsThere(page);
         assertThat(page.locator(HEADING)).containsText("the best, Ondel 47, loses two functions", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
         Locator dimmer = page.locator(".versus tr").filter(new Locator.FilterOptions().setHas(page.getByText("Display follows the dimmer")));
         dimmer.locator("summary").first().click();

@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -36,7 +35,7 @@ class MatchTest extends InBrowser {
     private Page match(Job job) {
         Page page = window("ines");
         page.navigate("/jobs/%d/match".formatted(job.number()));
-        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(180_000));
+        kitsThere(page);
         return page;
     }
 
@@ -63,7 +62,7 @@ class MatchTest extends InBrowser {
             budget.fill("440");
             budget.press("Enter");
         });
-        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(60_000));
+        kitsThere(page);
         assertThat(page.locator("h1")).containsText("the best, Pebblefen P2");
         assertThat(row(page, "Dash kit")).containsText("pocket");
     }

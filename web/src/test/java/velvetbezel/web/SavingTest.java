@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
 import java.util.Optional;
@@ -97,7 +96,7 @@ class SavingTest extends InBrowser {
         jobs.change(job.id(), "Ines Hallam", "kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
             "joint/joint ground", Optional.of("done"), "joint/joint steering 1", Optional.of("done"), "result/power", Optional.of("RIGHT")));
         page.navigate(path("match?radio=tarnlight-minor"));
-        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(120_000));
+        kitsThere(page);
         saved(page, () -> page.locator(".versus").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choose kit")).first().click());
         assertEquals(Optional.empty(), stored("joint/joint steering 1"));
         assertEquals(Optional.empty(), stored("result/power"));

@@ -62,7 +62,7 @@ class Screenshots extends InBrowser {
 
     private static void match(Page page, String path) {
         page.navigate(path);
-        page.waitForFunction("() => !document.querySelector('.working')", null, new Page.WaitForFunctionOptions().setTimeout(180_000));
+        kitsThere(page);
     }
 
     private static void shot(Page page, String path, String name) {

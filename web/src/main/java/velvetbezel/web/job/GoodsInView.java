@@ -25,7 +25,7 @@ public record GoodsInView(Frame frame, String heading, String verdict, List<Piec
         long looked = checks.stream().filter(c -> open.done(Fields.goods(c))).count();
         long differ = checks.stream().filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS)).count();
         String radio = open.value(Fields.RADIO);
-        List<Piece> pieces = bySheet.entrySet().stream().map(e -> new Piece(name(open, e.getKey()), e.getValue(), e.getValue().stream().anyMatch(l -> l.said.equals(Fields.DIFFERS)), e.getKey().equals(radio) ? "" : back + "/instead?kit=yours&part=" + e.getKey())).toList();
+        List<Piece> pieces = bySheet.entrySet().stream().map(e -> new Piece(name(open, e.getKey()), e.getValue(), e.getValue().stream().anyMatch(l -> l.said.equals(Fields.DIFFERS)), e.getKey().equals(radio) ? "" : back + "/instead?kit=" + MatchView.CHOSEN + "&part=" + e.getKey())).toList();
         return new GoodsInView(frame, looked == checks.size() && differ == 0 ? "Everything is what it should be" : "%d of %d looked at when it came".formatted(looked, checks.size()),
             differ == 0 ? "Lay the parts out by box and try each plug on its partner: now it can still go back." : "%s otherwise than ordered: send it back, or take what came into the plan.".formatted(differ == 1 ? "One is" : Words.sentence(Words.count((int) differ)) + " are"),
             pieces, open.value(Fields.SERIAL), back);

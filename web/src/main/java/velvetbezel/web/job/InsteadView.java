@@ -34,7 +34,7 @@ public record InsteadView(Frame frame, String kit, String part, String stock, Li
     static Optional<Kit> kit(OpenJob open, Matching matching, Matching.Answer answer, String letter) {
         List<Kit> kits = answer.matched().kits();
         for (int i = 0; i < kits.size(); i++) if (MatchView.letter(i).equals(letter)) return Optional.of(kits.get(i));
-        return letter.equals("yours") ? matching.chosen(open, answer) : Optional.empty();
+        return letter.equals(MatchView.CHOSEN) ? matching.chosen(open, answer) : Optional.empty();
     }
 
     private static Line line(OpenJob open, Cost before, RadioMatch.Swap s) {

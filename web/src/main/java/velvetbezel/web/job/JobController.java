@@ -5,7 +5,6 @@ import java.net.URI;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -44,10 +43,8 @@ class JobController {
 
     @GetMapping("/jobs/{number}/{station:arrive|match|wire|prove|hand-over}")
     String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, @RequestParam(defaultValue = "") String kits, @RequestParam(defaultValue = "") String radio, @RequestParam Optional<String> all, Model model) {
-        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), new MatchView.Asked(letters(kits), radio, all.isPresent())), Frame.Trouble.NONE, model);
+        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), new MatchView.Asked(kits, radio, all.isPresent())), Frame.Trouble.NONE, model);
     }
-
-    private static List<String> letters(String kits) { return kits.isBlank() ? List.of() : List.of(kits.split(",")); }
 
     private String show(OpenJob open, Station station, JobPages.Look look, Frame.Trouble trouble, Model model) {
         model.addAttribute("view", pages.page(open, station, look, trouble));
@@ -88,7 +85,7 @@ class JobController {
         var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
         Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
         Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> URLDecoder.decode(c, StandardCharsets.UTF_8));
-        return show(open, station, new JobPages.Look(check, query.containsKey("read"), new MatchView.Asked(letters(Optional.ofNullable(query.getFirst("kits")).orElse("")), Optional.ofNullable(query.getFirst("radio")).orElse(""), query.containsKey("all"))), trouble, model);
+        return show(open, station, new JobPages.Look(check, query.containsKey("read"), new MatchView.Asked(Optional.ofNullable(query.getFirst("kits")).orElse(""), Optional.ofNullable(query.getFirst("radio")).orElse(""), query.containsKey("all"))), trouble, model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */

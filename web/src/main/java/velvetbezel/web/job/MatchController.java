@@ -66,7 +66,7 @@ class MatchController {
 
     private QuoteView quote(int number, String kits) {
         OpenJob open = withCar(number);
-        List<String> letters = kits.isBlank() ? List.of(open.design().isPresent() ? "yours" : "A") : List.of(kits.split(","));
+        List<String> letters = kits.isBlank() ? List.of(open.design().isPresent() ? MatchView.CHOSEN : MatchView.letter(0)) : MatchView.letters(kits);
         QuoteView quote = QuoteView.of(open, matching, tariff, letters, LocalDate.now(clock));
         if (quote.alternatives().isEmpty()) throw new InvalidInput("kits", "There is no kit \"%s\" in this job now; the list has changed. Go back to Match and choose again.".formatted(kits));
         return quote;

@@ -39,10 +39,13 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
     /** So many kits are listed at once; the best come first. */
     private static final int FIRST = 8;
     private static final int MOST_DIFFERENCES = 5;
-    private static final String CHOSEN = "yours";
+    /** Stands for the letter of a chosen kit that is none of the best. */
+    static final String CHOSEN = "yours";
 
     /** What a page is asked to show. @param kits letters of the kits side by side; @param radio only kits with it; @param all every line of the list */
-    record Asked(List<String> kits, String radio, boolean all) {}
+    record Asked(List<String> kits, String radio, boolean all) {
+        Asked(String kits, String radio, boolean all) { this(letters(kits), radio, all); }
+    }
 
     /** @param stopped a person stopped it */
     public record Progress(int done, int all, boolean stopped) {}
@@ -300,6 +303,9 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
         if (kit.radio().screen()) return "a screen; the factory radio stays";
         return kit.parts().stream().anyMatch(p -> p.kind() == PartKind.DATA_MODULE) ? "replacement with data module" : "plain replacement";
     }
+
+    /** The letters in "A,C,AB". */
+    static List<String> letters(String kits) { return kits.isBlank() ? List.of() : List.of(kits.split(",")); }
 
     /** A, B, … Z, AA, AB, … */
     static String letter(int index) { return (index < 26 ? "" : letter(index / 26 - 1)) + (char) ('A' + index % 26); }

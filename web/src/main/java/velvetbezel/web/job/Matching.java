@@ -21,6 +21,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
+import velvetbezel.match.GiveUp;
 import velvetbezel.match.Kit;
 import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
@@ -57,6 +58,7 @@ class Matching implements DisposableBean {
     private final Recent<String, Work> works = new Recent<>(4 * KEPT);
     private final Recent<String, Map<FunctionId, Outcome>> reasons = new Recent<>(KEPT_REASONS);
     private final Recent<String, List<Matched.Out>> outs = new Recent<>(KEPT);
+    private final Recent<String, List<GiveUp>> giveUps = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
     record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
@@ -140,7 +142,7 @@ class Matching implements DisposableBean {
         }
         List<RadioMatch.Found> done = work.radios.stream().filter(CompletableFuture::isDone).map(CompletableFuture::join).filter(RadioMatch.Found::complete).toList();
         Matched best = Matcher.best(done);
-        if (best.kits().isEmpty() && done.size() == work.radios.size()) best = new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0);
+        if (best.kits().isEmpty() && done.size() == work.radios.size()) best = new Matched(List.of(), giveUps.get(asked(key, wishes, market), () -> Matcher.giveUp(counter.radios, wishes, market)), 0);
         return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get(), key, counter);
     }
 

@@ -43,7 +43,7 @@ public record QuoteView(int number, String title, String customer, String vehicl
         long labour = tariff.labour(minutes);
         long total = kit.cost().cents() + labour;
         Optional<Sheet.Vehicle> vehicle = open.vehicle();
-        return new Alternative(letter.equals("yours") ? "Your kit" : "Kit " + letter, kit.radio().device().name(), MatchView.how(kit), items, Words.money(kit.cost().cents()), Words.minutes(minutes), Words.money(labour), Words.money(total),
+        return new Alternative(letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter, kit.radio().device().name(), MatchView.how(kit), items, Words.money(kit.cost().cents()), Words.minutes(minutes), Words.money(labour), Words.money(total),
             Words.money(tariff.contained(total)), Words.money(kit.cost().cents()), "%s to %s".formatted(Words.minutes(FIRST_TIMER_LEAST * minutes), Words.minutes(FIRST_TIMER_MOST * minutes)),
             kit.cost().days() == 0 ? "Everything is here." : "All of it is here in %s.".formatted(Words.days(kit.cost().days())), kit.cost().cuts() == 0 ? "Nothing in the car is cut." : "%s in the car that cannot be undone.".formatted(Words.sentence(Words.count(kit.cost().cuts(), "cut"))),
             having(open, kit, Kind.LOST).stream().map(f -> lost(open, f)).toList(), names(open, having(open, kit, Kind.CHANGED)), names(open, having(open, kit, Kind.GAINED)), vehicle.map(kit::remarks).orElse(List.of()));
