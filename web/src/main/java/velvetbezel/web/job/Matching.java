@@ -124,8 +124,13 @@ class Matching implements DisposableBean {
     /** The kits so far; the page waits a moment for those that are still being worked out. */
     Answer kits(OpenJob open) { return answer(open, PATIENCE_MILLIS); }
 
-    /** All of them, however long it takes. */
-    Answer allKits(OpenJob open) { return answer(open, Long.MAX_VALUE); }
+    /** All of them, however long it takes; what was stopped is taken up again. */
+    Answer allKits(OpenJob open) {
+        Answer answer = answer(open, Long.MAX_VALUE);
+        if (answer.complete()) return answer;
+        goOn(open);
+        return answer(open, Long.MAX_VALUE);
+    }
 
     private Answer answer(OpenJob open, long millis) {
         String key = counterKey(open);
