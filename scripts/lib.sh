@@ -89,6 +89,12 @@ stop_orphan() {
   stop_cluster "$1"
 }
 
+# set_password FOLDER PASSWORD: of a stopped cluster that outlived the checkout which knew its password.
+set_password() {
+  clear_stale_lock "$1"
+  printf "alter role velvet password '%s';\n" "$2" | pg "$(pg_bin)/postgres" --single -D "$1" postgres >/dev/null 2>&1 || die "could not set the password of the cluster in $1; remove that folder to begin anew."
+}
+
 # start_cluster FOLDER PORT PASSWORD [server options]
 start_cluster() {
   local folder=$1 port=$2 password=$3; shift 3
