@@ -37,6 +37,10 @@ final class Compiled {
     private final Outcomes.Against against;
     private final List<Table> tables = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
+    private final List<FunctionId> functions;
+    private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
+    /** Kits whose functions, as far as they were asked for, are as built. */
+    private final Map<List<Integer>, Set<FunctionId>> agreed = new HashMap<>();
 
     /** Places whose outputs could be tied together, and for which choices they are. */
     private final class Rivals {
@@ -100,6 +104,7 @@ final class Compiled {
         this.radio = radio;
         this.slots = slots;
         this.against = against;
+        this.functions = catalogue.functions().stream().map(Function::id).toList();
         Influence influence = new Influence(reach);
         reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
         Map<Object, Table> alike = new LinkedHashMap<>();
@@ -244,6 +249,20 @@ final class Compiled {
         return kinds;
     }
 
+    /** What becomes of every function in one kit, built and run. */
+    Map<FunctionId, Kind> built(int[] choices) { return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(Builder.replacement(vehicle, radio, parts(choices))).kinds(functions)); }
+
+    /** Whether a kit does as built what was compiled; where not, the tables are widened as far as that can be done. */
+    boolean agrees(int[] choices, Set<FunctionId> matters) {
+        List<Integer> key = Arrays.stream(choices).boxed().toList();
+        if (agreed.getOrDefault(key, Set.of()).containsAll(matters)) return true;
+        Map<FunctionId, Kind> asBuilt = built(choices);
+        Map<FunctionId, Kind> tables = kinds(choices);
+        if (matters.stream().anyMatch(f -> asBuilt.get(f) != tables.get(f))) return !widen(choices, asBuilt);
+        agreed.put(key, matters);
+        return true;
+    }
+
     /** The choices that make up a kit of these parts. */
     int[] choices(List<Sheet.Part> parts) {
         return slots.stream().mapToInt(s -> parts.stream().mapToInt(p -> s.choiceOf(p.id())).filter(c -> c >= 0).findFirst().orElse(0)).toArray();
@@ -255,7 +274,7 @@ final class Compiled {
      *
      * @return false where that would be too many combinations; nothing is changed then
      */
-    boolean widen(int[] choices, Map<FunctionId, Kind> asBuilt) {
+    private boolean widen(int[] choices, Map<FunctionId, Kind> asBuilt) {
         BitSet used = new BitSet();
         IntStream.range(0, choices.length).filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent()).forEach(used::set);
         List<Table> wide = new ArrayList<>();
@@ -271,6 +290,7 @@ final class Compiled {
         tables.forEach(t -> t.functions.removeAll(moved));
         tables.removeIf(t -> t.functions.isEmpty());
         tables.addAll(wide);
+        agreed.clear();
         return true;
     }
 }

@@ -195,9 +195,7 @@ final class Front {
      */
     static <T> List<T> unbeaten(List<T> all, Function<T, Cost> cost, ToIntFunction<T> loss, int slack) {
         if (all.size() < 2) return all;
-        Ranked[] ranked = new Ranked[all.size()];
-        for (int i = 0; i < ranked.length; i++) ranked[i] = new Ranked(i, cost.apply(all.get(i)), loss.applyAsInt(all.get(i)));
-        Arrays.sort(ranked, Front::compare);
+        Ranked[] ranked = byPrice(all, cost, loss);
         List<Ranked> quickest = new ArrayList<>();
         List<T> kept = new ArrayList<>();
         for (Ranked r : ranked) {
@@ -206,6 +204,24 @@ final class Front {
             remember(r, quickest);
         }
         return kept;
+    }
+
+    /** Sorted by price as plain numbers first, as there can be hundreds of thousands; only equals are compared further. */
+    private static <T> Ranked[] byPrice(List<T> all, Function<T, Cost> cost, ToIntFunction<T> loss) {
+        long[] keys = new long[all.size()];
+        for (int i = 0; i < keys.length; i++) keys[i] = Math.multiplyExact(cost.apply(all.get(i)).cents(), (long) keys.length) + i;
+        Arrays.sort(keys);
+        Ranked[] ranked = new Ranked[keys.length];
+        int equals = 0;
+        for (int i = 0; i < keys.length; i++) {
+            int index = (int) (keys[i] % keys.length);
+            ranked[i] = new Ranked(index, cost.apply(all.get(index)), loss.applyAsInt(all.get(index)));
+            if (ranked[i].cost.cents() == ranked[equals].cost.cents()) continue;
+            Arrays.sort(ranked, equals, i, Front::compare);
+            equals = i;
+        }
+        Arrays.sort(ranked, equals, ranked.length, Front::compare);
+        return ranked;
     }
 
     private record Ranked(int index, Cost cost, int loss) {

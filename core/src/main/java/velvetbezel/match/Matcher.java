@@ -27,7 +27,7 @@ public final class Matcher {
     public static Matched match(Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
         Installation factory = Builder.factory(vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
-        return match(radios.stream().map(r -> RadioMatch.of(factory, vehicle, r, parts, catalogue, had)).toList(), Wishes.NONE, Market.SHEETS);
+        return match(RadioMatch.of(factory, vehicle, radios, parts, catalogue, had), Wishes.NONE, Market.SHEETS);
     }
 
     public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {

@@ -1,7 +1,6 @@
 package velvetbezel.match;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,23 +18,20 @@ import velvetbezel.function.Kind;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.Sheet;
 
 /**
- * One radio in one car: what does not depend on wishes and prices, worked out once and asked again and again. Safe for
- * several threads, which wait for each other.
+ * One radio in one car: what does not depend on wishes and prices, worked out once for all radios that behave alike, and
+ * asked again and again. Safe for several threads, which wait for each other.
  */
 public final class RadioMatch {
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
     private final Catalogue catalogue;
     private final Set<FunctionId> had;
-    private final Outcomes.Against against;
     private final Optional<Compiled> compiled;
-    private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
-    /** Choices whose compiled functions, as far as they were asked for, are as built. */
-    private final Set<List<Integer>> agreed = new HashSet<>();
-    private Set<FunctionId> lately = Set.of();
 
     /**
      * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer and as good in the rest
@@ -45,23 +41,31 @@ public final class RadioMatch {
         static final Found NOTHING = new Found(List.of(), 0, true);
     }
 
-    private RadioMatch(Installation factory, Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
+    private RadioMatch(Sheet.Vehicle vehicle, Sheet.Radio radio, Catalogue catalogue, Set<FunctionId> had, Optional<Compiled> compiled) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.catalogue = catalogue;
         this.had = had;
-        this.against = new Outcomes.Against(factory, catalogue);
-        Optional<List<Slot>> slots = Reasons.tooDeep(vehicle, radio).isPresent() ? Optional.empty() : Slots.of(vehicle, radio, parts);
-        this.compiled = slots.map(s -> Compiled.of(vehicle, radio, s, catalogue, against));
+        this.compiled = compiled;
+    }
+
+    /** What of a radio decides what its kits keep and lose. */
+    private record Model(Device behaviour, Opening size, boolean screen, boolean tooDeep) {
+        static Model of(Sheet.Vehicle vehicle, Sheet.Radio radio) { return new Model(Behaviour.of(radio.device()), radio.size(), radio.screen(), Reasons.tooDeep(vehicle, radio).isPresent()); }
     }
 
     /**
      * @param factory what the car was when it left its maker
      * @param vehicle what it is now
      * @param had     functions of the factory installation
+     * @return in the order of the radios
      */
-    public static RadioMatch of(Installation factory, Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
-        return new RadioMatch(factory, vehicle, radio, parts, catalogue, had);
+    public static List<RadioMatch> of(Installation factory, Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
+        Map<Model, Optional<Compiled>> models = new HashMap<>();
+        return radios.stream().map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
+            Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts);
+            return slots.map(s -> Compiled.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
+        }))).toList();
     }
 
     public Sheet.Radio radio() { return radio; }
@@ -72,51 +76,40 @@ public final class RadioMatch {
     /** Whether anything holds it, feeds it and joins its antenna. */
     boolean possible() { return compiled.isPresent(); }
 
-    private int weight(FunctionId f, Wishes wishes) { return wishes.weight(f, had.contains(f)); }
+    Optional<Compiled> compiled() { return compiled; }
+
+    int weight(FunctionId f, Wishes wishes) { return wishes.weight(f, had.contains(f)); }
 
     /** Every kit that no other beats, each run as built. */
-    public synchronized Found kits(Wishes wishes, Market market, BooleanSupplier stopped) {
-        if (compiled.isEmpty()) return Found.NOTHING;
-        Compiled c = compiled.get();
+    public Found kits(Wishes wishes, Market market, BooleanSupplier stopped) { return alone(c -> kits(c, wishes, market, stopped), Found.NOTHING); }
+
+    /** Radios that behave alike share their tables: one at a time. */
+    private <T> T alone(java.util.function.Function<Compiled, T> ask, T otherwise) {
+        if (compiled.isEmpty()) return otherwise;
+        synchronized (compiled.get()) {
+            return ask.apply(compiled.get());
+        }
+    }
+
+    private Found kits(Compiled c, Wishes wishes, Market market, BooleanSupplier stopped) {
         Set<FunctionId> matters = catalogue.functions().stream().map(Function::id).filter(f -> Front.counts(f, wishes, x -> weight(x, wishes))).collect(Collectors.toSet());
-        if (!lately.containsAll(matters)) agreed.clear();
-        lately = matters;
         while (true) {
             if (!c.fill(matters, stopped)) return new Found(List.of(), 0, false);
-            Front.Found front = Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.empty());
-            if (agrees(c, front, matters)) return new Found(Front.unbeaten(front.lines().stream().map(l -> kit(l, wishes)).filter(k -> k.working().containsAll(wishes.musts())).toList(), Kit::cost, Kit::loss, 0), front.slack(), true);
+            Front.Found front = front(c, wishes, market, Optional.empty());
+            if (front.lines().stream().allMatch(l -> c.agrees(l.choices(), matters))) return new Found(Front.unbeaten(front.lines().stream().map(l -> kit(c, l, wishes)).filter(k -> k.working().containsAll(wishes.musts())).toList(), Kit::cost, Kit::loss, 0), front.slack(), true);
         }
     }
+
+    private Front.Found front(Compiled c, Wishes wishes, Market market, Optional<Sheet.Part> forced) { return Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), forced); }
 
     /** The best kits that have one part in them, as compiled: least lost first, then cheapest. */
-    synchronized List<Kit> with(Sheet.Part part, Wishes wishes, Market market) {
-        return compiled.map(c -> Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), Optional.of(part)).lines().stream()
-            .map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices()))).toList()).orElse(List.of());
-    }
-
-    /** Whether every kit that came out does as built what was compiled; where not, the tables are widened as far as that can be done. */
-    private boolean agrees(Compiled c, Front.Found front, Set<FunctionId> matters) {
-        for (Front.Line l : front.lines()) {
-            List<Integer> key = Arrays.stream(l.choices()).boxed().toList();
-            if (agreed.contains(key)) continue;
-            Map<FunctionId, Kind> asBuilt = built(l.choices(), l.parts());
-            Map<FunctionId, Kind> tables = c.kinds(l.choices());
-            if (matters.stream().allMatch(f -> asBuilt.get(f) == tables.get(f))) agreed.add(key);
-            else if (c.widen(l.choices(), asBuilt)) {
-                agreed.clear();
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private Map<FunctionId, Kind> built(int[] choices, List<Sheet.Part> parts) {
-        return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(Builder.replacement(vehicle, radio, parts)).kinds(catalogue.functions().stream().map(Function::id).toList()));
+    List<Kit> with(Sheet.Part part, Wishes wishes, Market market) {
+        return alone(c -> front(c, wishes, market, Optional.of(part)).lines().stream().map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices()))).toList(), List.of());
     }
 
     /** Its losses are those of the kit as built, whatever the tables say. */
-    private Kit kit(Front.Line l, Wishes wishes) {
-        Map<FunctionId, Kind> kinds = built(l.choices(), l.parts());
+    private Kit kit(Compiled c, Front.Line l, Wishes wishes) {
+        Map<FunctionId, Kind> kinds = c.built(l.choices());
         return new Kit(radio, sorted(l.parts()), l.cost(), loss(kinds, wishes), kinds);
     }
 
@@ -146,21 +139,25 @@ public final class RadioMatch {
     public record Swap(Optional<Sheet.Part> part, List<FunctionId> lost, List<FunctionId> again, Kit kit) {}
 
     /** What could stand in for one part of a kit, least lost first, then cheapest; kits that would tie outputs together left out. */
-    public synchronized List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) {
+    public List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) { return alone(c -> swaps(c, kit, part, wishes, market), List.of()); }
+
+    private List<Swap> swaps(Compiled c, Kit kit, Sheet.Part part, Wishes wishes, Market market) {
         List<Swap> swaps = new ArrayList<>();
-        compiled.ifPresent(c -> c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
+        c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
             if (s.mayBeEmpty()) swap(c, kit, Optional.of(part), Optional.empty(), wishes, market).ifPresent(swaps::add);
             s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, Optional.of(part), Optional.of(p), wishes, market).ifPresent(swaps::add)));
-        }));
+        });
         swaps.sort(Comparator.comparing(Swap::kit, Kit.BEST));
         return swaps;
     }
 
     /** Each part that could go into a place that a kit leaves empty. */
-    public synchronized List<Swap> additions(Kit kit, Wishes wishes, Market market) {
+    public List<Swap> additions(Kit kit, Wishes wishes, Market market) { return alone(c -> additions(c, kit, wishes, market), List.of()); }
+
+    private List<Swap> additions(Compiled c, Kit kit, Wishes wishes, Market market) {
         List<Swap> additions = new ArrayList<>();
-        compiled.ifPresent(c -> c.slots().stream().filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
-            .forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> swap(c, kit, Optional.empty(), Optional.of(p), wishes, market).ifPresent(additions::add)))));
+        c.slots().stream().filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
+            .forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> swap(c, kit, Optional.empty(), Optional.of(p), wishes, market).ifPresent(additions::add))));
         return additions;
     }
 
@@ -169,8 +166,7 @@ public final class RadioMatch {
         in.ifPresent(parts::add);
         Installation installation = Builder.replacement(vehicle, radio, sorted(parts));
         if (!installation.faults().isEmpty()) return Optional.empty();
-        int[] choices = c.choices(parts);
-        Kit with = priced(sorted(parts), built(choices, sorted(parts)), wishes, market);
+        Kit with = priced(sorted(parts), c.built(c.choices(parts)), wishes, market);
         List<FunctionId> all = catalogue.functions().stream().map(Function::id).toList();
         return Optional.of(new Swap(in, all.stream().filter(f -> kit.kinds().get(f).works() && !with.kinds().get(f).works()).toList(), all.stream().filter(f -> !kit.kinds().get(f).works() && with.kinds().get(f).works()).toList(), with));
     }

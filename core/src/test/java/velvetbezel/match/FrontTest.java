@@ -78,14 +78,14 @@ class FrontTest {
         Draw draw = new Draw(weak, Demo.radio("ondel-47"), parts, new Wishes(Set.of(), Set.of(new FunctionId("position")), Optional.empty()), Market.SHEETS);
         sameAsBruteForce(draw);
         Installation factory = Builder.factory(weak);
-        List<Kit> kits = RadioMatch.of(factory, weak, draw.radio, parts, Demo.CATALOGUE, Outcomes.fulfilled(factory, Demo.CATALOGUE)).kits(draw.wishes, draw.market, () -> false).kits();
+        List<Kit> kits = RadioMatch.of(factory, weak, List.of(draw.radio), parts, Demo.CATALOGUE, Outcomes.fulfilled(factory, Demo.CATALOGUE)).get(0).kits(draw.wishes, draw.market, () -> false).kits();
         assertEquals(List.of(), kits.stream().filter(k -> k.has("kestwick-ladder-interface")).toList(), "it would buy the buttons with the fuse");
     }
 
     private static void sameAsBruteForce(Draw draw) {
         Installation factory = Builder.factory(draw.vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, Demo.CATALOGUE);
-        RadioMatch match = RadioMatch.of(factory, draw.vehicle, draw.radio, draw.parts, Demo.CATALOGUE, had);
+        RadioMatch match = RadioMatch.of(factory, draw.vehicle, List.of(draw.radio), draw.parts, Demo.CATALOGUE, had).get(0);
         List<Point> found = match.kits(draw.wishes, draw.market, () -> false).kits().stream().map(k -> new Point(k.cost(), k.loss())).toList();
         Set<Point> every = everyKit(draw, factory, had);
         Set<Point> best = every.stream().filter(p -> every.stream().noneMatch(q -> q.beats(p))).collect(Collectors.toSet());

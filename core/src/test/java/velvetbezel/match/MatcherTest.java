@@ -33,7 +33,7 @@ class MatcherTest {
         static Counter of(Sheet.Vehicle vehicle, List<Sheet.Part> parts, Predicate<Sheet.Radio> wanted) {
             Installation factory = Builder.factory(vehicle);
             Set<FunctionId> had = Outcomes.fulfilled(factory, Demo.CATALOGUE);
-            return new Counter(vehicle, RADIOS.stream().filter(wanted).map(r -> RadioMatch.of(factory, vehicle, r, parts, Demo.CATALOGUE, had)).toList(), parts);
+            return new Counter(vehicle, RadioMatch.of(factory, vehicle, RADIOS.stream().filter(wanted).toList(), parts, Demo.CATALOGUE, had), parts);
         }
 
         Matched ask(Wishes wishes) { return Matcher.match(radios, wishes, Market.SHEETS); }

@@ -134,13 +134,12 @@ public record MatchView(Frame frame, String heading, String verdict, Optional<Pr
         }
 
         MatchView make(Frame frame) {
-            List<Line> lines = named.entrySet().stream().map(e -> line(e.getKey(), e.getValue())).toList();
-            List<Line> first = asked.all ? lines : lines.stream().filter(l -> l.chosen || lines.indexOf(l) < FIRST).toList();
+            List<String> first = asked.all ? List.copyOf(named.keySet()) : Stream.concat(named.keySet().stream().limit(FIRST), chosen.filter(named::containsKey).stream()).distinct().toList();
             Optional<MatchView.Progress> progress = answer.complete() ? Optional.empty() : Optional.of(new MatchView.Progress(answer.done(), answer.all(), answer.stopped()));
             String margin = answer.matched().slack() == 0 ? "" : "The list was thinned: a kit that is not shown is at most %s quicker than one that is, no cheaper and no better otherwise.".formatted(Words.minutes(answer.matched().slack()));
-            List<RadioChoice> radios = answer.matched().kits().stream().map(Kit::radio).distinct().map(r -> new RadioChoice(r.id(), r.device().name())).sorted(Comparator.comparing(RadioChoice::name)).toList();
+            List<RadioChoice> radios = answer.matched().kits().stream().map(Kit::radio).map(r -> new RadioChoice(r.id(), r.device().name())).distinct().sorted(Comparator.comparing(RadioChoice::name)).toList();
             List<Way> ways = answer.matched().giveUp().stream().map(this::way).toList();
-            return new MatchView(frame, heading(), verdict(), progress, margin, open.value(Fields.BUDGET), radios, asked.radio, named.isEmpty() ? Optional.empty() : Optional.of(plot()), columns(), groups(), first, lines.size() - first.size(), ways, true, String.join(",", shown), page(asked.kits));
+            return new MatchView(frame, heading(), verdict(), progress, margin, open.value(Fields.BUDGET), radios, asked.radio, named.isEmpty() ? Optional.empty() : Optional.of(plot()), columns(), groups(), first.stream().map(l -> line(l, named.get(l))).toList(), named.size() - first.size(), ways, true, String.join(",", shown), page(asked.kits));
         }
 
         private String heading() {

@@ -21,7 +21,6 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
-import velvetbezel.match.GiveUp;
 import velvetbezel.match.Kit;
 import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
@@ -58,7 +57,7 @@ class Matching implements DisposableBean {
     private final Recent<String, Work> works = new Recent<>(4 * KEPT);
     private final Recent<String, Map<FunctionId, Outcome>> reasons = new Recent<>(KEPT_REASONS);
     private final Recent<String, List<Matched.Out>> outs = new Recent<>(KEPT);
-    private final Recent<String, List<GiveUp>> giveUps = new Recent<>(KEPT);
+    private final Recent<String, Matched> answers = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
     record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
@@ -95,7 +94,7 @@ class Matching implements DisposableBean {
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
             List<Sheet.Part> parts = library.candidates(vehicle, all);
-            List<RadioMatch> radios = all.stream().map(r -> RadioMatch.of(open.factory().orElseThrow(), vehicle, r, parts, open.catalogue(), had)).toList();
+            List<RadioMatch> radios = RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had);
             return new Counter(vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
         });
     }
@@ -146,9 +145,13 @@ class Matching implements DisposableBean {
             throw e;
         }
         List<RadioMatch.Found> done = work.radios.stream().filter(CompletableFuture::isDone).map(CompletableFuture::join).filter(RadioMatch.Found::complete).toList();
-        Matched best = Matcher.best(done);
-        if (best.kits().isEmpty() && done.size() == work.radios.size()) best = new Matched(List.of(), giveUps.get(asked(key, wishes, market), () -> Matcher.giveUp(counter.radios, wishes, market)), 0);
+        Matched best = done.size() == work.radios.size() ? answers.get(asked(key, wishes, market), () -> whole(counter, done, wishes, market)) : Matcher.best(done);
         return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get(), key, counter);
+    }
+
+    private static Matched whole(Counter counter, List<RadioMatch.Found> all, Wishes wishes, Market market) {
+        Matched best = Matcher.best(all);
+        return best.kits().isEmpty() ? new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0) : best;
     }
 
     private static String asked(String counter, Wishes wishes, Market market) { return counter + wishes + market; }
