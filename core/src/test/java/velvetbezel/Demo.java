@@ -18,6 +18,7 @@ import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
+import velvetbezel.worksheet.Tables;
 
 /** The demo sheets as test benches: invented cars, radios and parts. */
 public final class Demo {
@@ -38,6 +39,17 @@ public final class Demo {
     public static Object tree(String id) { return parse(text(id)); }
 
     public static Object parse(String json) { return JSON.readValue(json, Object.class); }
+
+    /** The tables that ship with the program. */
+    public static Tables tables() { return tables(text -> text); }
+
+    public static Tables tables(UnaryOperator<String> change) {
+        try {
+            return Tables.read(parse(change.apply(Files.readString(Path.of("..", "store", "src", "main", "resources", "velvetbezel", "store", "tables.json")))));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     /** Every sheet of one folder of the demo. */
     public static List<Sheet> all(String folder) {

@@ -73,7 +73,7 @@ public final class Seeded {
     private static Device own(Device d, int i) {
         List<String> places = new ArrayList<>(d.placements());
         places.add("bay " + i);
-        return new Device(d.id(), d.name(), d.plugs(), d.leads(), d.terminals(), d.wires(), d.ports(), d.settings(), d.modes(), places, d.conditions(), d.rules(), d.firstUse());
+        return new Device(d.id(), d.name(), d.plugs(), d.leads(), d.terminals(), d.wires(), d.ports(), d.settings(), d.modes(), places, d.conditions(), d.rules(), d.firstUse(), d.ratings());
     }
 
     public Market market() { return new Market(Map.of(), days); }

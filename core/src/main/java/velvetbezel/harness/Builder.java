@@ -23,12 +23,15 @@ public final class Builder {
     private Builder() {}
 
     /** The vehicle as it left its maker: its devices, its plugs, its radio. */
-    public static Installation factory(Sheet.Vehicle vehicle) { return build(new Recipe(vehicle, Optional.empty(), Map.of())); }
+    public static Installation factory(Sheet.Vehicle vehicle) { return build(new Recipe(vehicle, Optional.empty(), Map.of(), Moves.NONE)); }
 
     /** The vehicle with another radio and a kit of parts. */
     public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
-        return build(Recipe.of(vehicle, radio, parts));
+        return replacement(vehicle, radio, parts, Moves.NONE);
     }
+
+    /** The same with leads that a person joins otherwise than by their roles. */
+    public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) { return build(Recipe.of(vehicle, radio, parts, moves)); }
 
     /** What is wrong with a sheet as built on its own: outputs tied together inside it. */
     public static List<Fault> faultsOf(Sheet sheet) {
@@ -45,7 +48,7 @@ public final class Builder {
         recipe.parts().forEach((id, part) -> part.device().ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
         radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
-        Joining joining = new Joining(draft);
+        Joining joining = new Joining(draft, recipe.moves());
         joining.join();
         return new Installation(recipe, draft.instances, draft.terminals, draft.conductors, joining.joints(), matings, joining.caps(),
             OutputsTied.in(draft), Map.of(), Map.of(), Set.of());

@@ -66,7 +66,7 @@ public record Installation(Recipe recipe, List<Instance> instances, Map<Terminal
         if (edit instanceof Edit.ReplacePart e) return Builder.build(recipe.with(e.instance(), e.part()));
         Edit.Insert insert = (Edit.Insert) edit;
         return Builder.build(Recipe.of(recipe.vehicle(), recipe.radio().orElseThrow(() -> new IllegalArgumentException("A part is inserted into a replacement, not into the factory installation.")),
-            recipe.inserted(insert.part())));
+            recipe.inserted(insert.part()), recipe.moves()));
     }
 
     public Installation with(List<Edit> edits) {

@@ -17,14 +17,16 @@ import velvetbezel.sheet.LeadRole;
  */
 final class Joining {
     private final Draft draft;
+    private final Moves moves;
     private final Components components;
     private final Set<TerminalId> wired = new HashSet<>();
     private final Map<LeadRole, List<End>> byRole = new EnumMap<>(LeadRole.class);
     private final Map<TerminalId, Cap> caps = new LinkedHashMap<>();
     private final List<Joint> joints = new ArrayList<>();
 
-    Joining(Draft draft) {
+    Joining(Draft draft, Moves moves) {
         this.draft = draft;
+        this.moves = moves;
         this.components = new Components(draft.conductors);
         for (Conductor c : draft.conductors) if (c.kind() == Conductor.Kind.WIRE && c.mayBeClosed()) wired.add(c.a());
     }
@@ -39,7 +41,19 @@ final class Joining {
         for (Terminal terminal : draft.terminals.values()) if (terminal.kind() == Terminal.Kind.BARE) sort(terminal);
         serveByOthers(LeadRole.AMP_REMOTE, LeadRole.ANTENNA_POWER);
         serveByOthers(LeadRole.ANTENNA_POWER, LeadRole.ACCESSORY);
+        moves.to().forEach(this::move);
         for (LeadRole role : LeadRole.values()) joinRole(role, byRole.getOrDefault(role, List.of()));
+    }
+
+    /** A lead that no longer exists in this kit moves nowhere. */
+    private void move(TerminalId lead, Optional<LeadRole> to) {
+        Terminal terminal = draft.terminals.get(lead);
+        if (terminal == null || terminal.kind() != Terminal.Kind.BARE) return;
+        Optional<End> known = byRole.values().stream().flatMap(List::stream).filter(e -> e.id.equals(lead)).findFirst();
+        byRole.values().forEach(ends -> ends.removeIf(e -> e.id.equals(lead)));
+        caps.remove(lead);
+        if (to.isEmpty()) cap(lead, known.map(End::role).or(terminal::role), Cap.Reason.BY_HAND);
+        else put(new End(lead, to.get(), known.map(End::flow).orElse(terminal.flow()), known.map(End::owner).orElse(owner(lead))));
     }
 
     private void sort(Terminal terminal) {

@@ -37,7 +37,7 @@ public final class Potential {
         Potential p = new Potential(together);
         Builder.car(p.draft, vehicle);
         options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
-        Builder.radios(p.draft, new Recipe(vehicle, Optional.of(radio), Map.of()));
+        Builder.radios(p.draft, new Recipe(vehicle, Optional.of(radio), Map.of(), Moves.NONE));
         p.wires();
         p.plugs();
         p.roles();

@@ -8,14 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import velvetbezel.sheet.Sheet;
 
-/** What an installation was built from. @param radio empty for the factory installation; @param parts by instance id */
-public record Recipe(Sheet.Vehicle vehicle, Optional<Sheet.Radio> radio, Map<String, Sheet.Part> parts) {
+/** What an installation was built from. @param radio empty for the factory installation; @param parts by instance id; @param moves leads that a person joins otherwise */
+public record Recipe(Sheet.Vehicle vehicle, Optional<Sheet.Radio> radio, Map<String, Sheet.Part> parts, Moves moves) {
     public Recipe { parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts)); }
 
-    static Recipe of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
+    static Recipe of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) {
         Map<String, Sheet.Part> named = new LinkedHashMap<>();
         for (Sheet.Part part : parts) named.put(free(part.id(), named), part);
-        return new Recipe(vehicle, Optional.of(radio), named);
+        return new Recipe(vehicle, Optional.of(radio), named, moves);
     }
 
     private static String free(String id, Map<String, Sheet.Part> taken) {
@@ -27,7 +27,7 @@ public record Recipe(Sheet.Vehicle vehicle, Optional<Sheet.Radio> radio, Map<Str
     Recipe with(String instance, Sheet.Part part) {
         Map<String, Sheet.Part> changed = new LinkedHashMap<>(parts);
         changed.put(instance, part);
-        return new Recipe(vehicle, radio, changed);
+        return new Recipe(vehicle, radio, changed, moves);
     }
 
     List<Sheet.Part> inserted(Sheet.Part first) {

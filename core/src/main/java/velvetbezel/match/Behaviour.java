@@ -10,6 +10,7 @@ import velvetbezel.sheet.Lead;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
+import velvetbezel.sheet.Ratings;
 
 /** What of a device decides how it runs: neither its name, nor its colours, nor who stated a fact. */
 final class Behaviour {
@@ -20,7 +21,7 @@ final class Behaviour {
 
     static Device of(Device d) {
         return new Device("", "", d.plugs().stream().map(Behaviour::plug).toList(), d.leads().stream().map(Behaviour::lead).toList(), d.terminals(), d.wires().stream().map(Behaviour::wire).toList(),
-            d.ports(), d.settings(), d.modes(), d.placements(), d.conditions(), d.rules(), d.firstUse());
+            d.ports(), d.settings(), d.modes(), d.placements(), d.conditions(), d.rules(), d.firstUse(), Ratings.NONE);
     }
 
     private static Plug plug(Plug p) { return new Plug(p.id(), p.family(), p.socket(), p.size(), p.positions().stream().map(Behaviour::position).toList(), p.housing(), Optional.empty()); }

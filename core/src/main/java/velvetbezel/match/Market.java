@@ -25,7 +25,7 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
 
     public int days(Sheet sheet) { return days.getOrDefault(sheet.id(), 0); }
 
-    Cost of(Sheet.Radio radio) { return new Cost(cents(radio), 0, 0, days(radio)); }
+    public Cost of(Sheet.Radio radio) { return new Cost(cents(radio), 0, 0, days(radio)); }
 
     /** Labour includes the way to a plug elsewhere in the car. */
     public Cost of(Sheet.Vehicle vehicle, Sheet.Part part) {

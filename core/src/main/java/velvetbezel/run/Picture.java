@@ -5,15 +5,18 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 import velvetbezel.circuit.Branch;
-import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Netlist;
 import velvetbezel.circuit.Potential;
 import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Conductor;
+import velvetbezel.harness.ConductorId;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.Islands;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
@@ -73,7 +76,9 @@ public final class Picture {
     }
 
     /** Size of the current through the outside conductors of a terminal, in amps. */
-    double ampsAt(int node) {
+    double ampsAt(int node) { return ampsAt(node, solution); }
+
+    double ampsAt(int node, Solution solution) {
         double sum = 0;
         for (int i = 0; i < wired.conductors().size(); i++) {
             Branch branch = wired.netlist().branches().get(i);
@@ -81,6 +86,16 @@ public final class Picture {
             if (branch.b() == node) sum -= solution.through(i).value();
         }
         return Math.abs(sum);
+    }
+
+    /** Number of the branch that a conductor is, where it is closed. */
+    OptionalInt conductor(ConductorId id) { return IntStream.range(0, wired.conductors().size()).filter(i -> wired.conductors().get(i).id().equals(id)).findFirst(); }
+
+    /** @throws IllegalArgumentException if the installation does not have the terminal */
+    int node(TerminalId id) {
+        Integer node = plan.nodes.get(id);
+        if (node == null) throw new IllegalArgumentException("This installation has no terminal \"%s\".".formatted(id));
+        return node;
     }
 
     public Amps ampsAt(TerminalId id) { return new Amps(plan.nodes.containsKey(id) ? ampsAt(plan.nodes.get(id)) : 0); }

@@ -26,7 +26,7 @@ public final class AsBuilt {
         changes.forEach((place, found) -> built.change(plugs, place, found));
         if (!built.faults.isEmpty()) throw new InvalidInput(built.faults);
         Device car = sheet.car();
-        Device changed = new Device(car.id(), car.name(), plugs, car.leads(), car.terminals(), car.wires(), car.ports(), car.settings(), car.modes(), car.placements(), car.conditions(), car.rules(), car.firstUse());
+        Device changed = new Device(car.id(), car.name(), plugs, car.leads(), car.terminals(), car.wires(), car.ports(), car.settings(), car.modes(), car.placements(), car.conditions(), car.rules(), car.firstUse(), car.ratings());
         return new Sheet.Vehicle(sheet.header(), sheet.make(), sheet.model(), sheet.trim(), sheet.fromYear(), sheet.toYear(), sheet.opening(), sheet.amplified(), sheet.northAmerica(), sheet.devices(), changed,
             sheet.radio(), sheet.wires(), sheet.buttons(), sheet.cautions(), sheet.traits(), sheet.space());
     }

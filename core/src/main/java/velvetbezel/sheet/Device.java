@@ -12,7 +12,7 @@ import java.util.Optional;
 public record Device(String id, String name, List<Plug> plugs, List<Lead> leads, List<String> terminals,
                      List<InnerWire> wires, List<Port> ports, List<Choice> settings, List<Choice> modes,
                      List<String> placements, Map<String, Guard> conditions, List<Rule> rules,
-                     List<Step.FirstUse> firstUse) {
+                     List<Step.FirstUse> firstUse, Ratings ratings) {
     public Device {
         plugs = List.copyOf(plugs);
         leads = List.copyOf(leads);

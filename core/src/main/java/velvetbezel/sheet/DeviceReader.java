@@ -30,7 +30,7 @@ final class DeviceReader {
     }
 
     Device device(Node node) {
-        node.only("id", "name", "plugs", "leads", "terminals", "wires", "ports", "settings", "modes", "placements", "conditions", "rules", "first use");
+        node.only("id", "name", "plugs", "leads", "terminals", "wires", "ports", "settings", "modes", "placements", "conditions", "rules", "first use", "ratings");
         String id = id(node.at("id"));
         List<Plug> plugs = plugs(node.at("plugs"));
         List<Lead> leads = node.at("leads").list().stream().map(this::lead).toList();
@@ -48,7 +48,7 @@ final class DeviceReader {
         twice(node.at("rules"), read.stream().map(Rule::id).toList(), "rule");
         List<InnerWire> wires = node.at("wires").list().stream().map(n -> wire(n, known)).toList();
         return new Device(id, node.at("name").text(id), plugs, leads, terminals, wires, ports, settings, modes, placements, conditions, read,
-            node.at("first use").list().stream().map(n -> firstUse(n, known)).toList());
+            node.at("first use").list().stream().map(n -> firstUse(n, known)).toList(), Ratings.read(node.at("ratings")));
     }
 
     private static String id(Node node) {

@@ -80,7 +80,7 @@ public final class SheetReader {
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
         List<Device> devices = node.at("devices").list().stream().map(inside::device).toList();
         Device car = new Device("car", "car", reader.plugs(node.at("plugs")), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-            Map.of(), List.of(), List.of());
+            Map.of(), List.of(), List.of(), Ratings.NONE);
         Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
         List<String> terminals = terminals(devices);
         DeviceReader.twice(node.at("devices"), devices.stream().map(Device::id).toList(), "device");

@@ -1,6 +1,7 @@
 package velvetbezel.worksheet;
 
 import java.util.Optional;
+import velvetbezel.harness.Builder;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.Fact;
@@ -18,5 +19,8 @@ import velvetbezel.units.WireColour;
  */
 public record LeadEnd(TerminalId id, Instance.Owner owner, String device, String place, Optional<LeadRole> labelled, Fact<WireColour> colour,
                       Fact<Gauge> gauge, Optional<Fact<WireColour>> carColour, Optional<TerminalId> carPosition) {
+    /** Whose it is, for sentences. */
+    public String deviceWords() { return id.instance().equals(Builder.CAR) ? "the car" : device; }
+
     public String colourWords() { return colour.known().map(WireColour::words).orElse("colour not known"); }
 }

@@ -160,6 +160,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
                 case PLUG_NOT_MATED -> "Its plug has no partner in this car.";
                 case INTERFACE_READS_IT -> "The control interface reads the buttons instead.";
                 case CAR_SERVES_IT -> "The car's own %s serves.".formatted(role);
+                case BY_HAND -> "You chose to leave it unused.";
                 case NO_PARTNER -> noPartner(cap, role);
             };
         }

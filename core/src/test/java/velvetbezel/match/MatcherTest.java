@@ -52,7 +52,25 @@ class MatcherTest {
 
     private static Set<FunctionId> ids(String... functions) { return Arrays.stream(functions).map(FunctionId::new).collect(Collectors.toSet()); }
 
+    private static Sheet.Part find(String id) { return PARTS.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(); }
+
     private static List<String> parts(Kit kit) { return kit.parts().stream().map(Sheet::id).toList(); }
+
+    @Test void accessoryComesFromAModuleOrFromTheIgnitionSwitchWhichIsCheaperAndSlower() {
+        List<Kit> kits = CROSSOVER.ask(musts("power")).kits().stream().filter(k -> k.has("ondel-47")).toList();
+        Kit module = kits.stream().filter(k -> parts(k).contains("ashdyke-bus-power") && !parts(k).contains("ashdyke-plover-module")).findFirst().orElseThrow();
+        Kit lead = kits.stream().filter(k -> parts(k).contains("thornlea-ignition-lead")).findFirst().orElseThrow();
+        assertEquals(950 - 5800, Market.SHEETS.cents(find("thornlea-ignition-lead")) - Market.SHEETS.cents(find("ashdyke-bus-power")));
+        assertEquals(10 + 20, Market.SHEETS.of(Demo.crossover(), find("thornlea-ignition-lead")).minutes(), "the lead and the way to the switch");
+        assertTrue(module.working().contains(new FunctionId("retained power")) && !lead.working().contains(new FunctionId("retained power")), "the bus holds the accessory until a door opens, the switch does not");
+    }
+
+    @Test void bracketsCanBeMadeOrBought() {
+        Counter wedding = Counter.of(Demo.vehicle("hasterley-regent-1994"), PARTS, r -> r.id().equals("pebblefen-p2"));
+        List<Kit> kits = wedding.ask(Wishes.NONE).kits();
+        Kit made = kits.stream().filter(k -> k.has("saltgate-regent-brackets")).findFirst().orElseThrow();
+        assertTrue(kits.stream().anyMatch(k -> k.has("hobwright-regent-pocket") && k.cost().cents() == made.cost().cents() + 2100 && k.cost().minutes() == made.cost().minutes() - 180));
+    }
 
     @Test void bestMinibusKitLosesNothingAndHasNothingThatNobodyWished() {
         Kit best = MINIBUS.ask(Wishes.NONE).kits().get(0);
@@ -114,10 +132,10 @@ class MatcherTest {
     }
 
     /** Accessory is no wire in this car's plug: a module makes it from the bus (common practice, no source). */
-    @Test void missingAccessoryComesFromAModuleAndWaitsForItWhenItIsOut() {
+    @Test void missingAccessoryComesFromAModuleAndWaitsForItOrFromTheIgnitionSwitchAtOnce() {
         Market out = new Market(Map.of(), Map.of("ashdyke-bus-power", 4, "ashdyke-plover-module", 4));
         Matched matched = Matcher.match(CROSSOVER.radios, musts("power"), out);
-        assertTrue(matched.kits().stream().anyMatch(k -> k.has("ashdyke-bus-power-b") && k.cost().days() == 0), matched::toString);
+        assertTrue(matched.kits().stream().anyMatch(k -> k.has("thornlea-ignition-lead") && k.cost().days() == 0));
         assertTrue(matched.kits().stream().filter(k -> k.has("ashdyke-plover-module")).allMatch(k -> k.cost().days() == 4));
     }
 

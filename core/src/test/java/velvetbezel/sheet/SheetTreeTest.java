@@ -59,7 +59,7 @@ class SheetTreeTest {
         Sheet.Vehicle sister = read(SheetTree.sister(Demo.tree("meridale-plover-2019-amplified"), "meridale-plover-2021", "Meridale Plover, 2021", "Meridale Plover, 2017 to 2020, amplified"));
         assertEquals(Provenance.Origin.ASSUMED, sister.header().from().origin());
         List<Doubt> doubts = Doubt.of(sister);
-        assertEquals(35, doubts.stream().filter(d -> d.kind() == Doubt.Kind.ASSUMED && d.what().contains("colour")).count());
+        assertEquals(36, doubts.stream().filter(d -> d.kind() == Doubt.Kind.ASSUMED && d.what().contains("colour")).count());
         assertEquals(List.of("Position 9 (amp remote): the colour is not known"), doubts.stream().filter(d -> d.kind() == Doubt.Kind.MISSING).map(Doubt::what).toList());
     }
 

@@ -77,5 +77,7 @@ class WorksheetTest {
         CapRow remote = EXCHANGED.caps().stream().filter(c -> c.lead().id().name().equals("remote")).findFirst().orElseThrow();
         assertEquals("No amplifier is switched by it.", remote.why());
         assertTrue(remote.carries().value() > 12);
+        assertTrue(remote.forLater());
+        assertEquals(1, EXCHANGED.caps().stream().filter(CapRow::forLater).count());
     }
 }

@@ -132,7 +132,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             carPlug(car);
             car.ifPresent(lead -> {
                 lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", CAR_RIGHT, y, radio.isPresent() ? dot : last)));
-                texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + BASELINE, "middle", "position", lead.place().replaceAll("^main ", "")));
+                texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + BASELINE, "middle", "position", number(lead)));
                 texts.add(new Shapes.Text(CAR_LEFT - 8, y + BASELINE, "end", "code", lead.carColour().flatMap(c -> c.known()).map(WireColour::codes).orElse("?")));
             });
             radio.ifPresent(lead -> {
@@ -192,7 +192,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             bars.add(new Shapes.Bar(end, y));
             if (!radio) {
                 boxes.add(new Shapes.Box(CAR_LEFT, y - CAP_LANE / 2, CAR_RIGHT - CAR_LEFT, CAP_LANE));
-                texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + 4, "middle", "tiny", cap.lead().place().replaceAll("^main ", "")));
+                texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + 4, "middle", "tiny", number(cap.lead())));
             } else {
                 texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH + 8, y + 4, "start", "tiny", codes(cap.lead())));
             }
@@ -221,4 +221,7 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
 
         private double laneOf(JointRow row) { return dots.stream().filter(d -> d.joint().equals(row.id().text())).findFirst().orElseThrow().y(); }
     }
+
+    /** The position alone: a plug's name does not fit into its box, and the table has it. */
+    private static String number(LeadEnd lead) { return lead.place().replaceAll("^.* ", ""); }
 }

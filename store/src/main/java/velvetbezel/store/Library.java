@@ -25,12 +25,15 @@ import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.worksheet.Tables;
 import velvetbezel.store.rows.tables.records.ListingRecord;
 
 /** The sheets of the workshop. Documents are read once per revision and kept. */
 public class Library {
     /** Id of the catalogue of functions. */
     public static final String CATALOGUE = "functions";
+    /** Id of the workshop's own tables. */
+    public static final String TABLES = "tables";
     private final DSLContext db;
     private final Map<String, Read> known = new ConcurrentHashMap<>();
 
@@ -105,6 +108,9 @@ public class Library {
         ids.addAll(List.of(vehicle.id(), CATALOGUE));
         return db.select(SHEET.ID, SHEET.REVISION).from(SHEET).where(SHEET.ID.in(ids).or(SHEET.KIND.eq("radio"))).orderBy(SHEET.ID).fetch(r -> r.value1() + " " + r.value2()).toString();
     }
+
+    /** The workshop's own tables, or those that ship with the program. */
+    public Tables tables() { return find(TABLES).flatMap(Document::tables).orElseGet(StandardTables::all); }
 
     public Catalogue catalogue() {
         return find(CATALOGUE).flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));

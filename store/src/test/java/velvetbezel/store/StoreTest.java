@@ -71,7 +71,7 @@ class StoreTest {
         assertEquals(all.size(), library.take(all, "Ines").added().size());
         assertEquals(all.size(), library.take(all, "Ines").unchanged().size());
         assertEquals(6, library.radios().size());
-        assertEquals(63, library.parts().size());
+        assertEquals(65, library.parts().size());
     }
 
     @Test void candidatesOfACarAreItsOwnPartsAndThoseThatGoAnywhere() throws IOException {

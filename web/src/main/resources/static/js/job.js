@@ -101,6 +101,12 @@ function mount(root) {
     event.preventDefault();
     event.target.blur();
   });
+  root.addEventListener('keydown', (event) => {
+    const next = root.querySelector('[data-space]');
+    if (event.key !== ' ' || !next || event.target.closest('input, textarea, select, button, a, summary')) return;
+    event.preventDefault();
+    next.click();
+  });
   root.addEventListener('submit', (event) => {
     const form = event.target.closest('form[data-save]');
     if (!form) return;

@@ -26,9 +26,9 @@ class AccessibilityTest extends InBrowser {
             "parts", "quillmoor-plover-panel,thornlea-plover-amplified,marlstone-plover-iso-fed,ashdyke-bus-power", "wish/chimes", "must stay", "result/power", "NOT_RIGHT", "baseline/power", "WORKED", "vin", "1M8GDM9A1KP042788")).number();
     }
 
-    @ParameterizedTest @ValueSource(strings = {"arrive", "match", "match/why", "match/instead?kit=yours&part=thornlea-plover-amplified", "quote", "extras", "goods-in", "wire", "wire?read=back", "prove", "hand-over", "log"}) void stationsHaveNoAccessibilityFault(String station) { check("/jobs/%d/%s".formatted(job, station)); }
+    @ParameterizedTest @ValueSource(strings = {"arrive", "match", "match/why", "match/instead?kit=yours&part=thornlea-plover-amplified", "quote", "extras", "goods-in", "wire", "wire?read=back", "bench", "bench?joint=ground&a=red&b=black", "bench?read=back", "loads", "joint?joint=ground", "prove", "hand-over", "log"}) void stationsHaveNoAccessibilityFault(String station) { check("/jobs/%d/%s".formatted(job, station)); }
 
-    @ParameterizedTest @ValueSource(strings = {"/jobs", "/vehicles", "/radios", "/parts", "/sheets/meridale-plover-2019-amplified", "/sheets/quillmoor-plover-panel", "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "/sheets/ondel-47/compare?with=pebblefen-p2", "/parts?q=plover", "/find?q=plover", "/who", "/jobs/99999/wire", "/vehicles/new?like=corrick-ferryman-2006", "/parts/new", "/sheets/pebblefen-p2/facts", "/sheets/pebblefen-p2/device?block=dims"}) void otherPagesHaveNone(String path) { check(path); }
+    @ParameterizedTest @ValueSource(strings = {"/jobs", "/tables", "/vehicles", "/radios", "/parts", "/sheets/meridale-plover-2019-amplified", "/sheets/quillmoor-plover-panel", "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "/sheets/ondel-47/compare?with=pebblefen-p2", "/parts?q=plover", "/find?q=plover", "/who", "/jobs/99999/wire", "/vehicles/new?like=corrick-ferryman-2006", "/parts/new", "/sheets/pebblefen-p2/facts", "/sheets/pebblefen-p2/device?block=dims"}) void otherPagesHaveNone(String path) { check(path); }
 
     private void check(String path) {
         Page page = window("ines", 1280, 844);

@@ -105,7 +105,7 @@ class MatchTest extends InBrowser {
         Site site = new Site(TestApp.url(), "ines");
         try (PDDocument pdf = Loader.loadPDF(site.bytes("/jobs/%d/quote.pdf?kits=A,B".formatted(job.number())))) {
             String text = new PDFTextStripper().getText(pdf);
-            assertTrue(Pattern.compile("Kit A: Pebblefen P2.*Radio and parts\\s+153\\.80.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+194\\.30.*Tax contained\\s+32\\.38.*You lose nothing.*Kit B.*Steering button: next", Pattern.DOTALL).matcher(text).find(), text);
+            assertTrue(Pattern.compile("Kit A: Pebblefen P2.*Small materials for the joints\\s+7\\.07.*Radio, parts and materials\\s+160\\.87.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+201\\.37.*Tax contained\\s+33\\.56.*You lose nothing.*Kit B.*Steering button: next", Pattern.DOTALL).matcher(text).find(), text);
         }
         HttpResponse<String> none = site.get("/jobs/%d/quote?kits=ZZ".formatted(job.number()));
         assertEquals(422, none.statusCode());

@@ -5,8 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Fault;
@@ -14,6 +12,7 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
 import velvetbezel.worksheet.JointRow;
+import velvetbezel.worksheet.Rework;
 
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
@@ -61,7 +60,7 @@ class Changes {
         return accepted;
     }
 
-    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || Fields.rebuilds(field); }
+    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || Fields.rewires(field); }
 
     /** The job as it would be; what cannot be built is refused at the field that was changed. */
     private OpenJob after(OpenJob before, Map<String, Optional<String>> changes) {
@@ -77,18 +76,21 @@ class Changes {
     }
 
     /**
-     * Work that another kit or another fact undoes: joints whose leads are others now, with their readings, caps
+     * Work that another kit or another fact undoes: joints whose leads are others now, to be taken apart, their readings, caps
      * of leads that are gone, and every result of the final test. The log keeps it, and undo brings it back.
      */
     private static Map<String, Optional<String>> outdated(OpenJob before, OpenJob after) {
         Map<String, Optional<String>> gone = new LinkedHashMap<>();
-        Set<String> standing = after.design().map(d -> d.worksheet().joints().stream().map(Changes::leads).collect(Collectors.toSet())).orElse(Set.of());
-        for (JointRow row : before.joints()) {
-            if (standing.contains(leads(row))) continue;
+        for (JointRow row : Rework.between(before.joints(), after.joints()).undo()) {
+            if (before.done(Fields.joint(row.id()))) gone.put(Fields.undo(row.id()), Optional.of(Rework.words(row)));
             take(before, gone, Fields.joint(row.id()));
             take(before, gone, Fields.readBack(row.id()));
             row.readings().forEach(r -> take(before, gone, Fields.reading(r)));
         }
+        for (JointRow row : after.joints()) stillThere(before, row).ifPresent(f -> {
+            gone.put(f, Optional.empty());
+            gone.put(Fields.joint(row.id()), Optional.of(Fields.DONE));
+        });
         before.design().ifPresent(d -> d.worksheet().caps().stream().map(c -> Fields.cap(c.lead().id())).filter(f -> after.design().stream().flatMap(a -> a.worksheet().caps().stream()).noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
             .forEach(f -> take(before, gone, f)));
         if (!before.design().map(Changes::wiring).equals(after.design().map(Changes::wiring)))
@@ -99,9 +101,9 @@ class Changes {
     /** What a final test rests on: the devices and their conductors. A colour is not among it. */
     private static List<Object> wiring(Design d) { return List.of(d.installation().instances().stream().map(i -> i.id() + "/" + i.sheet()).toList(), d.installation().conductors()); }
 
-    /** A joint is the same where its leads, their makers' sheets and their colours are. */
-    private static String leads(JointRow row) {
-        return row.id() + row.leads().stream().map(l -> l.id() + "/" + l.device() + "/" + l.colourWords() + "/" + l.place()).sorted().toList().toString();
+    /** A joint that an earlier kit had, that was to be undone and is not yet: with that kit chosen again it stands. */
+    private static Optional<String> stillThere(OpenJob before, JointRow row) {
+        return Optional.of(Fields.undo(row.id())).filter(f -> before.job().field(f).filter(Rework.words(row)::equals).isPresent());
     }
 
     private static void take(OpenJob before, Map<String, Optional<String>> gone, String field) {

@@ -1,5 +1,6 @@
 package velvetbezel.web.job;
 
+import java.util.List;
 import java.util.Map;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
@@ -7,12 +8,19 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Installation;
 import velvetbezel.prove.TestPlan;
+import velvetbezel.worksheet.Load;
+import velvetbezel.worksheet.Loads;
+import velvetbezel.worksheet.Tables;
+import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /** A chosen kit in its car, with everything that is computed from it. */
-record Design(Installation installation, Map<FunctionId, Outcome> outcomes, Worksheet worksheet, TestPlan plan) {
-    static Design of(Installation factory, Installation installation, Catalogue catalogue) {
+record Design(Installation installation, Map<FunctionId, Outcome> outcomes, Worksheet worksheet, TestPlan plan, List<Load> loads) {
+    /** @param ways of which only the extensions matter here */
+    static Design of(Installation factory, Installation built, Catalogue catalogue, Tables tables, Ways ways) {
+        Installation installation = ways.applied(built);
         Map<FunctionId, Outcome> outcomes = Outcomes.compare(factory, installation, catalogue);
-        return new Design(installation, outcomes, Worksheet.of(installation), TestPlan.of(installation, catalogue, outcomes));
+        Worksheet worksheet = Worksheet.of(installation);
+        return new Design(installation, outcomes, worksheet, TestPlan.of(installation, catalogue, outcomes), Loads.of(installation, worksheet, tables));
     }
 }

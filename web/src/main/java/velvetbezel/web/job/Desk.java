@@ -65,7 +65,7 @@ public class Desk {
             computed = Optional.empty();
         }
         Optional<Sheet.Vehicle> vehicle = computed.map(Computed::vehicle);
-        return new OpenJob(job, catalogue, vehicle, computed.map(Computed::factory), vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
+        return new OpenJob(job, catalogue, library.tables(), vehicle, computed.map(Computed::factory), vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
             computed.flatMap(Computed::design), jobs.undoable(job.id()), Map.of(), trouble);
     }
 
@@ -80,7 +80,7 @@ public class Desk {
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
         new TreeMap<>(job.fields()).forEach((field, value) -> {
-            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || Fields.rebuilds(field)) key.append('\n').append(field).append('=').append(value);
+            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || Fields.rewires(field)) key.append('\n').append(field).append('=').append(value);
         });
         return key.toString();
     }
@@ -106,7 +106,7 @@ public class Desk {
     private Optional<Design> design(Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
         return job.field(Fields.RADIO).map(radio -> {
             List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
-            return Design.of(factory, Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts), catalogue);
+            return Design.of(factory, Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts, OpenJob.moves(job)), catalogue, library.tables(), OpenJob.ways(job));
         });
     }
 

@@ -19,7 +19,9 @@ import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.units.Volts;
+import velvetbezel.worksheet.Extension;
 import velvetbezel.worksheet.GoodsIn;
+import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.Reading;
 
 /** Names of a job's fields, and what each may hold. */
@@ -66,6 +68,34 @@ final class Fields {
 
     static String readBack(JointId j) { return "read back/" + j; }
 
+    /** How the joints of this job are made. */
+    static final String SCHOOL = "school";
+    static final String MOVES = "move/";
+    static final String EXTENDS = "extend/";
+    static final String UNDO = "undo/";
+    static final String KINDS = "joint kind/";
+    static final String FOLDS = "fold/";
+    static final String UNUSED = "unused";
+
+    static String kind(JointId j) { return KINDS + j; }
+
+    static String extended(JointId j) { return EXTENDS + j; }
+
+    static String jointNote(JointId j) { return "joint note/" + j; }
+
+    /** A joint of an earlier kit that is still in the harness. */
+    static String undo(JointId j) { return UNDO + j; }
+
+    static String folded(TerminalId t) { return FOLDS + t; }
+
+    static String moved(TerminalId t) { return MOVES + t; }
+
+    /** Reads what {@link TerminalId} writes. */
+    static TerminalId terminal(String text) {
+        int dot = text.indexOf('.');
+        return new TerminalId(dot < 0 ? text : text.substring(0, dot), text.substring(dot + 1));
+    }
+
     static String cap(TerminalId t) { return "cap/" + t; }
 
     static String reading(Reading r) { return "reading/" + r.at() + "/" + r.state(); }
@@ -76,6 +106,9 @@ final class Fields {
 
     /** Whether the car is another one, electrically, with this field. */
     static boolean rebuilds(String field) { return field.startsWith("settled/") || field.startsWith(AS_BUILT); }
+
+    /** Whether the harness is another one with this field: its worksheet, its loads. */
+    static boolean rewires(String field) { return rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS); }
 
     /** The function a field speaks of, if it speaks of one. */
     static Optional<FunctionId> function(String field) {
@@ -101,12 +134,20 @@ final class Fields {
             case "wish" -> one(field, value, WISHES);
             case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
             case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());
-            case "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
+            case SCHOOL, "joint kind" -> jointKind(field, value);
+            case "extend" -> Extension.read(value).map(Extension::toString).orElseThrow(() -> new InvalidInput(field, "\"%s\" is no piece of lead; type its length and gauge as 1.5 m, 18 AWG (up to 20 m, AWG 4 to 24).".formatted(value)));
+            case "move" -> one(field, value, Stream.concat(Stream.of(UNUSED), Arrays.stream(LeadRole.values()).map(LeadRole::label)).toList());
+            case "fold", "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
             case "read back", "goods" -> one(field, value, READ_BACK);
             case "reading" -> String.valueOf(volts(field, value).value());
-            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, SERIAL, "result note", "settled" -> value;
+            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, SERIAL, "result note", "joint note", "undo", "settled" -> value;
             default -> throw new InvalidInput(field, "is no field of a job.");
         });
+    }
+
+    private static String jointKind(String field, String value) {
+        for (JointKind.Refused r : JointKind.Refused.values()) if (r.label().equals(value)) throw new InvalidInput(field, "cannot be \"%s\". %s Choose one of %s.".formatted(value, r.why(), JointKind.all()));
+        return JointKind.find(value).map(JointKind::label).orElseThrow(() -> new InvalidInput(field, "\"%s\" is no kind of joint; one of %s.".formatted(value, JointKind.all())));
     }
 
     private static String trait(String field, String value) {

@@ -5,7 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.drawing.LoomDrawing;
+import velvetbezel.match.Cost;
+import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;
 
 /** Hand over: the record of the job, which prints, and its archive. */
@@ -13,13 +16,11 @@ public record HandOverView(Frame frame, String heading, String verdict, boolean 
                            List<WireView.Measure> readings, List<String> settled, List<WireView.CapLine> spares, List<String> cautions, boolean ready, boolean handedOver, String printed) {
     public record Fact(String name, String value) {}
 
-    static HandOverView of(OpenJob open, Instant now, Frame.Trouble trouble) {
-        List<MatchView.Item> items = open.design().map(HandOverView::items).orElse(List.of());
-        Optional<Long> cents = open.design().map(d -> d.installation().recipe().radio().orElseThrow().priceCents() + d.installation().recipe().parts().values().stream().mapToLong(Sheet.Part::priceCents).sum());
-        int minutes = open.design().map(d -> d.installation().recipe().parts().values().stream().mapToInt(Sheet.Part::minutes).sum()).orElse(0);
+    static HandOverView of(OpenJob open, Prices prices, Instant now, Frame.Trouble trouble) {
+        Optional<Bought> bought = open.design().map(d -> Bought.of(open, d, prices));
         boolean handed = open.done(Fields.HANDED_OVER);
-        return new HandOverView(Frame.of(open, Station.HAND_OVER, trouble), heading(open, handed), verdict(open), open.design().isPresent(), facts(open), items, cents.map(Words::money).orElse(""),
-            Words.minutes(minutes), open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(), open.measured().stream().map(m -> WireView.measure(open, m)).toList(), settled(open),
+        return new HandOverView(Frame.of(open, Station.HAND_OVER, trouble), heading(open, handed), verdict(open), open.design().isPresent(), facts(open), bought.map(Bought::items).orElse(List.of()), bought.map(b -> Words.money(b.cost.cents())).orElse(""),
+            Words.minutes(bought.map(b -> b.cost.minutes()).orElse(0)), open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(), open.measured().stream().map(m -> WireView.measure(open, m)).toList(), settled(open),
             open.design().map(d -> d.worksheet().caps().stream().map(c -> WireView.cap(open, c)).toList()).orElse(List.of()),
             open.vehicle().map(v -> v.cautions().stream().map(c -> c.text() + " " + c.why()).toList()).orElse(List.of()), unfinished(open).isEmpty(), handed, Words.moment(now));
     }
@@ -58,12 +59,21 @@ public record HandOverView(Frame frame, String heading, String verdict, boolean 
 
     private static String or(String text) { return text.isEmpty() ? "not recorded" : text; }
 
-    private static List<MatchView.Item> items(Design design) {
-        List<MatchView.Item> items = new ArrayList<>();
-        Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
-        items.add(new MatchView.Item(radio.name(), Words.money(radio.priceCents()), ""));
-        design.installation().recipe().parts().values().forEach(p -> items.add(new MatchView.Item(p.name(), Words.money(p.priceCents()), Words.minutes(p.minutes()))));
-        return items;
+    /** Radio and parts at what they cost on the shelves today; labour with the ways to plugs elsewhere in the car. */
+    private record Bought(List<MatchView.Item> items, Cost cost) {
+        static Bought of(OpenJob open, Design design, Prices prices) {
+            Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
+            List<Sheet.Part> parts = List.copyOf(design.installation().recipe().parts().values());
+            Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream()).map(Sheet::id).toList());
+            List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(radio.name(), Words.money(market.cents(radio)), "")));
+            Cost cost = market.of(radio);
+            for (Sheet.Part p : parts) {
+                Cost own = market.of(open.vehicle().orElseThrow(), p);
+                items.add(new MatchView.Item(p.name(), Words.money(own.cents()), Words.minutes(own.minutes())));
+                cost = cost.plus(own);
+            }
+            return new Bought(items, cost);
+        }
     }
 
     private static List<String> settled(OpenJob open) {

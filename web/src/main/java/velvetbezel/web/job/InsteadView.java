@@ -26,7 +26,7 @@ public record InsteadView(Frame frame, String kit, String part, String stock, Li
         return part.map(p -> {
             int days = answer.market().days(p);
             List<Line> lines = matching.swaps(answer, kit.get(), p).stream().map(s -> line(open, kit.get().cost(), s)).toList();
-            String stock = days == 0 ? "It is in stock, or nobody keeps count of it." : days == Matching.DAYS_UNKNOWN ? "It is not in stock, and nobody says how long it takes: counted as %d days.".formatted(days) : "It is not in stock: %s to wait.".formatted(Words.days(days));
+            String stock = days == 0 ? "It is in stock, or nobody keeps count of it." : days == Prices.DAYS_UNKNOWN ? "It is not in stock, and nobody says how long it takes: counted as %d days.".formatted(days) : "It is not in stock: %s to wait.".formatted(Words.days(days));
             return new InsteadView(Frame.of(open, Station.MATCH, Frame.Trouble.NONE), letter, p.name(), stock, lines, open.path(Station.MATCH));
         });
     }

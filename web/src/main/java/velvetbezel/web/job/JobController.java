@@ -41,14 +41,18 @@ class JobController {
     @GetMapping("/jobs/{number}")
     String job(@PathVariable int number) { return "redirect:" + pages.open(number).path(Station.ARRIVE); }
 
-    @GetMapping("/jobs/{number}/{station:arrive|match|wire|prove|hand-over}")
-    String station(@PathVariable int number, @PathVariable String station, @RequestParam Optional<String> check, @RequestParam Optional<String> read, @RequestParam(defaultValue = "") String kits, @RequestParam(defaultValue = "") String radio, @RequestParam Optional<String> all, Model model) {
-        return show(pages.open(number), Station.find(station).orElseThrow(), new JobPages.Look(check, read.isPresent(), new MatchView.Asked(kits, radio, all.isPresent())), Frame.Trouble.NONE, model);
+    @GetMapping("/jobs/{number}/{path:arrive|match|wire|prove|hand-over|" + JobPages.BESIDE + "}")
+    String page(@PathVariable int number, @PathVariable String path, @RequestParam Map<String, String> query, Model model) {
+        OpenJob open = pages.open(number);
+        JobPages.Look look = JobPages.Look.of(query);
+        // moving its last lead but one away takes a joint away, and the person with it
+        if (path.equals("joint") && JointView.find(open, look.joint()).isEmpty()) return "redirect:" + open.path(Station.WIRE);
+        return show(open, path, look, Frame.Trouble.NONE, model);
     }
 
-    private String show(OpenJob open, Station station, JobPages.Look look, Frame.Trouble trouble, Model model) {
-        model.addAttribute("view", pages.page(open, station, look, trouble));
-        return "job/" + station.path();
+    private String show(OpenJob open, String path, JobPages.Look look, Frame.Trouble trouble, Model model) {
+        model.addAttribute("view", pages.page(open, path, look, trouble));
+        return "job/" + path;
     }
 
     @GetMapping("/jobs/{number}/log")
@@ -82,10 +86,10 @@ class JobController {
 
     private String again(OpenJob open, String page, Frame.Trouble trouble, Model model) {
         URI uri = URI.create(page);
-        var query = UriComponentsBuilder.fromUri(uri).build().getQueryParams();
-        Station station = Station.find(uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1)).orElse(Station.ARRIVE);
-        Optional<String> check = Optional.ofNullable(query.getFirst("check")).map(c -> URLDecoder.decode(c, StandardCharsets.UTF_8));
-        return show(open, station, new JobPages.Look(check, query.containsKey("read"), new MatchView.Asked(Optional.ofNullable(query.getFirst("kits")).orElse(""), Optional.ofNullable(query.getFirst("radio")).orElse(""), query.containsKey("all"))), trouble, model);
+        Map<String, String> query = new LinkedHashMap<>();
+        UriComponentsBuilder.fromUri(uri).build().getQueryParams().toSingleValueMap().forEach((name, value) -> query.put(name, value == null ? "" : URLDecoder.decode(value, StandardCharsets.UTF_8)));
+        String path = uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1);
+        return show(open, Station.find(path).isPresent() || path.matches(JobPages.BESIDE) ? path : Station.ARRIVE.path(), JobPages.Look.of(query), trouble, model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */
@@ -107,6 +111,6 @@ class JobController {
 
     /** A page of this job, whatever was sent. */
     private static String within(int number, String back) {
-        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
+        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._+-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
     }
 }

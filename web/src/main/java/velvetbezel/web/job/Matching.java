@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Function;
@@ -29,8 +30,6 @@ import velvetbezel.match.RadioMatch;
 import velvetbezel.match.Wishes;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Library;
-import velvetbezel.store.Listing;
-import velvetbezel.store.Shelves;
 
 /**
  * The kits for a job's car: one radio after the other beside the pages, which show what there is so far. Kept for each
@@ -44,10 +43,8 @@ class Matching implements DisposableBean {
     private static final int SECONDS_TO_END = 10;
     /** A page waits so long for kits that are being worked out, then shows what there is. */
     private static final long PATIENCE_MILLIS = 1200;
-    /** Where nobody says how long a part takes to come that is not in stock. */
-    static final int DAYS_UNKNOWN = 21;
     private final Library library;
-    private final Shelves shelves;
+    private final Prices prices;
     private final ExecutorService bench = Executors.newFixedThreadPool(THREADS, r -> {
         Thread t = new Thread(r, "kits");
         t.setDaemon(true);
@@ -76,9 +73,9 @@ class Matching implements DisposableBean {
         boolean complete() { return done == all; }
     }
 
-    Matching(Library library, Shelves shelves) {
+    Matching(Library library, Prices prices) {
         this.library = library;
-        this.shelves = shelves;
+        this.prices = prices;
     }
 
     /** A colour never changes what becomes of a function. */
@@ -106,19 +103,7 @@ class Matching implements DisposableBean {
         return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
     }
 
-    /** Prices and days of the shelves; what is in stock is there at once. */
-    private Market market(Counter counter) {
-        List<String> ids = new ArrayList<>(counter.parts.stream().map(Sheet::id).toList());
-        counter.radios.forEach(r -> ids.add(r.radio().id()));
-        Map<String, Long> cents = new HashMap<>();
-        Map<String, Integer> days = new HashMap<>();
-        for (Listing l : shelves.listings(ids)) {
-            l.priceCents().ifPresent(c -> cents.put(l.id(), c));
-            boolean counted = l.stock().isPresent() || l.days().isPresent();
-            if (counted && l.stock().orElse(0) == 0) days.put(l.id(), l.days().orElse(DAYS_UNKNOWN));
-        }
-        return new Market(cents, days);
-    }
+    private Market market(Counter counter) { return prices.of(Stream.concat(counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio)).map(Sheet::id).toList()); }
 
     /** The kits so far; the page waits a moment for those that are still being worked out. */
     Answer kits(OpenJob open) { return answer(open, PATIENCE_MILLIS); }

@@ -1,6 +1,8 @@
 package velvetbezel.web.job;
 
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +13,9 @@ import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.JointId;
+import velvetbezel.harness.Moves;
+import velvetbezel.harness.TerminalId;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
@@ -18,17 +23,25 @@ import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Trait;
 import velvetbezel.store.Job;
 import velvetbezel.store.LogEntry;
 import velvetbezel.units.Volts;
+import velvetbezel.worksheet.Extension;
+import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.JointRow;
+import velvetbezel.worksheet.Materials;
 import velvetbezel.worksheet.Reading;
+import velvetbezel.worksheet.Sizing;
+import velvetbezel.worksheet.Tables;
+import velvetbezel.worksheet.Ways;
 
 /**
  * A job with the sheets it rests on and what follows from them.
  *
+ * @param tables  sizes and limits of the workshop
  * @param vehicle as former owners left it
  * @param factory as it left its maker; what is kept or lost is told against it
  * @param which   how sure the vehicle's trim is; empty without a vehicle
@@ -36,7 +49,7 @@ import velvetbezel.worksheet.Reading;
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Optional<Installation> factory, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
+record OpenJob(Job job, Catalogue catalogue, Tables tables, Optional<Sheet.Vehicle> vehicle, Optional<Installation> factory, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
                Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
     /** A check with what was found at arrival and now. */
     record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
@@ -88,6 +101,34 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Op
 
     Set<String> jointsDone() { return joints().stream().map(j -> j.id()).filter(id -> done(Fields.joint(id))).map(Object::toString).collect(Collectors.toSet()); }
 
+    /** How this job's joints are made. */
+    Ways ways() { return ways(job); }
+
+    static Ways ways(Job job) {
+        Map<JointId, JointKind> kinds = new HashMap<>();
+        Map<JointId, Extension> extended = new HashMap<>();
+        Set<TerminalId> folded = new HashSet<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.KINDS)) JointKind.find(value).ifPresent(k -> kinds.put(new JointId(field.substring(Fields.KINDS.length())), k));
+            if (field.startsWith(Fields.EXTENDS)) Extension.read(value).ifPresent(e -> extended.put(new JointId(field.substring(Fields.EXTENDS.length())), e));
+            if (field.startsWith(Fields.FOLDS)) folded.add(Fields.terminal(field.substring(Fields.FOLDS.length())));
+        });
+        return new Ways(job.field(Fields.SCHOOL).flatMap(JointKind::find), kinds, folded, extended);
+    }
+
+    /** Leads that are joined otherwise than by their roles. */
+    static Moves moves(Job job) {
+        Map<TerminalId, Optional<LeadRole>> moves = new HashMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.MOVES)) moves.put(Fields.terminal(field.substring(Fields.MOVES.length())), value.equals(Fields.UNUSED) ? Optional.empty() : LeadRole.find(value));
+        });
+        return new Moves(moves);
+    }
+
+    Sizing sizing() { return new Sizing(tables, ways()); }
+
+    Materials materials() { return design.map(d -> Materials.of(d.worksheet(), tables, ways(), d.loads())).orElse(new Materials(List.of())); }
+
     boolean readBack(JointRow row, String answer) { return job.field(Fields.readBack(row.id())).filter(answer::equals).isPresent(); }
 
     List<Measured> measured() {
@@ -108,7 +149,7 @@ record OpenJob(Job job, Catalogue catalogue, Optional<Sheet.Vehicle> vehicle, Op
             .map(Map.Entry::getKey).toList()).orElse(List.of());
     }
 
-    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, vehicle, factory, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
+    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, tables, vehicle, factory, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
 
     String path(Station station) { return "/jobs/" + job.number() + "/" + station.path(); }
 }

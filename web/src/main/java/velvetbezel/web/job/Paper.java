@@ -1,6 +1,8 @@
 package velvetbezel.web.job;
 
+import com.openhtmltopdf.extend.SVGDrawer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,8 +28,8 @@ class Paper {
         Context context = new Context(Locale.ENGLISH);
         context.setVariable("view", view);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            new PdfRendererBuilder().useFont(() -> font("regular"), FAMILY, REGULAR, PdfRendererBuilder.FontStyle.NORMAL, true).useFont(() -> font("bold"), FAMILY, BOLD, PdfRendererBuilder.FontStyle.NORMAL, true)
+        try (SVGDrawer drawer = new BatikSVGDrawer()) {
+            new PdfRendererBuilder().useSVGDrawer(drawer).useFont(() -> font("regular"), FAMILY, REGULAR, PdfRendererBuilder.FontStyle.NORMAL, true).useFont(() -> font("bold"), FAMILY, BOLD, PdfRendererBuilder.FontStyle.NORMAL, true)
                 .withHtmlContent(templates.process(template, context), null).toStream(out).run();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

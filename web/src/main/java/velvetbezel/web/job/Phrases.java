@@ -37,7 +37,7 @@ final class Phrases {
 
     String field(String field) {
         int slash = field.indexOf('/');
-        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field.equals(Fields.SERIAL) ? "serial number of the radio" : field);
+        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field.equals(Fields.SERIAL) ? "serial number of the radio" : field.equals(Fields.SCHOOL) ? "joints of this job" : field);
         String rest = field.substring(slash + 1);
         return switch (field.substring(0, slash)) {
             case "sign" -> "Seen, " + Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
@@ -48,6 +48,12 @@ final class Phrases {
             case "result" -> "Final test, " + function(rest);
             case "result note" -> "Reading or note, " + function(rest);
             case "joint" -> Words.sentence(rest);
+            case "joint kind" -> "Kind of " + rest;
+            case "extend" -> "Piece of lead in " + rest;
+            case "fold" -> "Folded back, " + rest;
+            case "move" -> "Joined otherwise, " + rest;
+            case "joint note" -> "Note at " + rest;
+            case "undo" -> "To take apart, " + rest;
             case "read back" -> "Read back, " + rest;
             case "cap" -> "Cap on " + rest;
             case "reading" -> "Measured at " + rest.replace("/", ", ");

@@ -1,6 +1,9 @@
 package velvetbezel.web.job;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,15 +19,21 @@ import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
+import velvetbezel.worksheet.Before;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.Deviation;
+import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
+import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.PlugUps;
 
 /** Wire: joints in working order, exceptions to colour-for-colour first, caps, ticked off and read back. */
 public record WireView(Frame frame, String heading, String verdict, boolean kit, boolean readingBack, List<Row> exceptions, Optional<HarnessDrawing> drawing,
-                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed) {
+                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed, List<Undo> undo, List<Before> before, List<String> schools, String school, long over) {
+    /** Kinds that a whole job can be made in. */
+    private static final List<String> SCHOOLS = Arrays.stream(JointKind.values()).filter(k -> k != JointKind.TAP).map(JointKind::label).toList();
+
     /** A lead with its colour drawn and named. */
     public record Lead(Shapes.Wire wire, String words, String owner) {}
 
@@ -32,11 +41,14 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
 
     /** @param state "done", "next" or "open" */
     public record Row(int number, String field, String id, String role, Lead from, String position, String carColour, List<Lead> to, String gauges, boolean exception,
-                      List<String> reasons, List<Measure> readings, String state, String backField, String back) {}
+                      List<String> reasons, List<Measure> readings, String state, String backField, String back, MakingWords making, String href, String note) {}
+
+    /** A joint of an earlier kit that is to be taken apart. */
+    public record Undo(String field, String text) {}
 
     public record Group(String heading, List<Row> rows) {}
 
-    public record CapLine(String field, String id, Lead lead, String role, String why, String carries, boolean live, boolean done) {}
+    public record CapLine(String field, String id, Lead lead, String role, String why, String carries, boolean live, boolean done, String cap) {}
 
     /** Two plugs that are pushed together, no joint to make. @param note what a person should know at it, or empty text */
     public record Mating(String family, String a, String b, String note) {}
@@ -44,7 +56,7 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
     static WireView of(OpenJob open, boolean readingBack, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.WIRE, trouble);
         if (open.design().isEmpty())
-            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(), 0, 0, 0);
+            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(), 0, 0, 0, undo(open), List.of(), List.of(), "", 0);
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
         String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
@@ -57,16 +69,21 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
         return new WireView(frame, heading(design), verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
             Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
-            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed);
+            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed,
+            undo(open), Before.of(design.installation(), design.worksheet(), open.sizing()), SCHOOLS, open.value(Fields.SCHOOL), design.loads().stream().filter(l -> l.verdict() == Load.Verdict.OVER).count());
     }
 
+    private static List<Undo> undo(OpenJob open) { return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith(Fields.UNDO)).sorted(Map.Entry.comparingByKey()).map(f -> new Undo(f.getKey(), f.getValue())).toList(); }
+
     private static String heading(Design design) {
+        if (design.worksheet().joints().isEmpty()) return "No joint to make: everything is plugged";
         int exceptions = design.worksheet().exceptions().size();
         String joints = Words.sentence(Words.count(design.worksheet().joints().size(), "joint"));
         return exceptions == 0 ? joints + "; every one is colour to colour" : "%s; going by colour would miss %s".formatted(joints, Words.count(exceptions));
     }
 
     private static String verdict(Map<JointRow, Row> rows, Set<String> done, String next, int agreed, boolean readingBack) {
+        if (rows.isEmpty()) return "Cap what stays unused, then go through the plugs below.";
         if (readingBack) return "%s of %d read back. Name each joint aloud from the harness, last one first, then say whether the sheet agrees.".formatted(Words.sentence(Words.count(agreed)), rows.size());
         String joined = done.isEmpty() ? "None is joined yet." : done.size() == rows.size() ? "All are joined." : "%s %s joined.".formatted(Words.sentence(Words.count(done.size())), done.size() == 1 ? "is" : "are");
         return rows.entrySet().stream().filter(e -> e.getKey().id().text().equals(next)).findFirst()
@@ -74,17 +91,20 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
             .orElseGet(() -> joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
     }
 
-    private static Row row(OpenJob open, JointRow joint, String next, List<OpenJob.Measured> measured) {
+    static String encoded(String text) { return URLEncoder.encode(text, StandardCharsets.UTF_8); }
+
+    static Row row(OpenJob open, JointRow joint, String next, List<OpenJob.Measured> measured) {
         List<LeadEnd> leads = joint.leads();
         LeadEnd from = joint.of(Instance.Owner.CAR).or(() -> joint.of(Instance.Owner.PART)).orElse(leads.get(0));
         List<Lead> to = leads.stream().filter(l -> l != from).map(WireView::lead).toList();
         String position = from.owner() == Instance.Owner.CAR ? from.place().replaceAll("^main ", "") : "—";
         String state = open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
         return new Row(joint.number(), Fields.joint(joint.id()), Ids.of(Fields.joint(joint.id())), joint.role().label(), lead(from), position, carColour(from), to, gauges(leads),
-            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), measured.stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())));
+            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), measured.stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())),
+            MakingWords.of(joint, open.sizing().of(joint)), JointView.here(open, joint.role().label()), open.value(Fields.jointNote(joint.id())));
     }
 
-    private static Lead lead(LeadEnd lead) {
+    static Lead lead(LeadEnd lead) {
         return new Lead(Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()), lead.colourWords(), lead.owner() == Instance.Owner.RADIO ? "" : lead.device());
     }
 
@@ -112,7 +132,8 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         String field = Fields.cap(cap.lead().id());
         boolean live = cap.carries().value() > 1;
         return new CapLine(field, Ids.of(field), new Lead(lead(cap.lead()).wire, cap.lead().colourWords(), cap.lead().device()), cap.lead().labelled().map(LeadRole::label).orElse("lead"), cap.why(),
-            live ? "carries %s with key and lamps on".formatted(Words.volts(cap.carries().value())) : "", live, open.done(field));
+            live ? "carries %s with key and lamps on".formatted(Words.volts(cap.carries().value())) : "", live, open.done(field),
+            open.sizing().endCap(cap.lead()).map(s -> s.startsWith("none") ? s : "cap, " + s).orElse("gauge not known: measure it") + (cap.forLater() ? " · leave it reachable for later" : ""));
     }
 
     private static List<Mating> plugged(PlugUps ups) {

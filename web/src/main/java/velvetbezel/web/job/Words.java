@@ -36,6 +36,8 @@ final class Words {
 
     static String days(int days) { return days == 0 ? "none" : days == 1 ? "1 day" : days + " days"; }
 
+    static String millimetres(double mm) { return mm == Math.rint(mm) ? "%d mm".formatted((long) mm) : "%s mm".formatted(mm); }
+
     static String volts(double volts) { return String.format(Locale.ROOT, "%.1f V", Math.abs(volts) < 0.05 ? 0.0 : volts); }
 
     /** "12.6 ± 0.5 V". */

@@ -25,6 +25,7 @@ import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.StandardTables;
 
 /** What another kit or a settled fact does to the work already done. */
 class ChangesTest {
@@ -36,6 +37,7 @@ class ChangesTest {
 
     @BeforeEach void minibusHalfDone() {
         when(library.catalogue()).thenReturn(Demo.CATALOGUE);
+        when(library.tables()).thenReturn(StandardTables.all());
         when(library.revision()).thenReturn("1");
         when(library.find(anyString())).thenAnswer(call -> Optional.of(Document.read(Demo.text(call.getArgument(0)))));
         fields.putAll(Map.of("vehicle", "corrick-ferryman-2006", "radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering", "joint/joint ground", "done", "joint/joint steering 1", "done",

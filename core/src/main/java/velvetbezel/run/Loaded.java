@@ -1,0 +1,56 @@
+package velvetbezel.run;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.circuit.Branch;
+import velvetbezel.circuit.Netlist;
+import velvetbezel.circuit.Potential;
+import velvetbezel.circuit.Solution;
+import velvetbezel.harness.ConductorId;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.units.Amps;
+import velvetbezel.units.Ohms;
+
+/** A picture with more current drawn than its rules say, modes and rules as they are: a radio at full volume. */
+public final class Loaded {
+    private static final double TEST_VOLTS = 1;
+    /** More ohms than this are no load. */
+    private static final double OPEN = 1000;
+    private final Picture picture;
+    private final Netlist netlist;
+    private final Solution solution;
+
+    /** Current out of one terminal into another. */
+    public record Draw(TerminalId from, TerminalId to, Amps amps) {}
+
+    private Loaded(Picture picture, Netlist netlist) {
+        this.picture = picture;
+        this.netlist = netlist;
+        this.solution = netlist.solve();
+    }
+
+    public static Loaded of(Picture picture, List<Draw> more) {
+        List<Branch> branches = new ArrayList<>(picture.netlist().branches());
+        for (Draw d : more) branches.add(new Branch.Current(picture.node(d.from), picture.node(d.to), d.amps.value()));
+        return new Loaded(picture, new Netlist(picture.netlist().nodes(), branches));
+    }
+
+    public Potential at(TerminalId id) { return solution.at(picture.node(id)); }
+
+    /** Size of the current through the outside conductors of a terminal. */
+    public Amps ampsAt(TerminalId id) { return new Amps(picture.ampsAt(picture.node(id), solution)); }
+
+    /** Size of the current through a conductor; none where it is open. */
+    public Amps through(ConductorId id) { return new Amps(picture.conductor(id).stream().mapToDouble(c -> Math.abs(solution.through(c).value())).sum()); }
+
+    public Netlist netlist() { return netlist; }
+
+    /** What an ohmmeter would show between two terminals with everything switched off: the resistors alone. @return empty where they are not joined */
+    public static Optional<Ohms> ohms(Picture picture, TerminalId a, TerminalId b) {
+        List<Branch> passive = new ArrayList<>(picture.netlist().branches().stream().filter(x -> x instanceof Branch.Resistor).toList());
+        passive.add(new Branch.Source(picture.node(a), picture.node(b), TEST_VOLTS, 0));
+        double amps = Math.abs(new Netlist(picture.netlist().nodes(), passive).solve().through(passive.size() - 1).value());
+        return amps < TEST_VOLTS / OPEN ? Optional.empty() : Optional.of(new Ohms(TEST_VOLTS / amps));
+    }
+}

@@ -1,0 +1,60 @@
+package velvetbezel.web.library;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Document;
+import velvetbezel.store.Json;
+import velvetbezel.store.Library;
+import velvetbezel.store.StandardTables;
+import velvetbezel.web.Who;
+
+/** The workshop's sizes, limits and small goods. */
+@Controller
+class TablesController {
+    private final Library library;
+
+    TablesController(Library library) { this.library = library; }
+
+    @GetMapping("/tables")
+    String tables(Model model) { return show(text(), List.of(), model); }
+
+    private String text() { return library.find(Library.TABLES).map(Document::body).map(b -> Json.write(Json.parse(b))).orElseGet(StandardTables::text); }
+
+    private String show(String text, List<String> faults, Model model) {
+        model.addAttribute("view", TablesView.of(library.tables(), text, faults));
+        return "library/tables";
+    }
+
+    /** The whole of it as text; what was typed stays where it is refused. */
+    @PostMapping("/tables")
+    String save(@RequestParam String body, Who.Person who, Model model, HttpServletResponse response) {
+        try {
+            library.take(Map.of("tables.json", body), who.name());
+            return "redirect:/tables";
+        } catch (InvalidInput e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return show(body, e.faults().stream().map(Fault::toString).toList(), model);
+        }
+    }
+
+    /** How joints are made here, and whether taps are allowed. */
+    @PostMapping("/tables/school")
+    String school(@RequestParam String school, @RequestParam Optional<String> taps, Who.Person who, Model model, HttpServletResponse response) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        ((Map<?, ?>) Json.parse(text())).forEach((name, value) -> tree.put((String) name, value));
+        tree.put("school", school);
+        tree.put("taps", taps.isPresent());
+        return save(Json.write(tree), who, model, response);
+    }
+}
