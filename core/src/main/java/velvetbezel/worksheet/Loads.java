@@ -3,10 +3,14 @@ package velvetbezel.worksheet;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import velvetbezel.function.FirstUse;
@@ -16,10 +20,12 @@ import velvetbezel.harness.Instance;
 import velvetbezel.harness.Labels;
 import velvetbezel.harness.Terminal;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.run.Arrival;
 import velvetbezel.run.Assumption;
 import velvetbezel.run.Loaded;
 import velvetbezel.run.Memory;
 import velvetbezel.run.Picture;
+import velvetbezel.run.PortRef;
 import velvetbezel.run.Run;
 import velvetbezel.run.RuleRef;
 import velvetbezel.run.Settled;
@@ -258,15 +264,39 @@ public final class Loads {
     }
 
     private void lines(Instance radio) {
-        List<Port> outs = outputs(radio, LeadRole.Group.LINE, installation).toList();
+        Map<PortRef, LeadRole> outs = new LinkedHashMap<>();
+        outputs(radio, LeadRole.Group.LINE, installation).forEach(p -> outs.put(new PortRef(radio.id(), p.id()), role(radio.terminal(p.plus().orElseThrow())).orElseThrow()));
         Set<String> told = new HashSet<>();
-        for (Instance i : installation.instances())
-            for (Port in : i.device().ports()) {
-                if (in.medium() != Medium.AUDIO || in.dir() != Port.Dir.IN || in.plus().isEmpty() || i.device().ratings().lineIn().isEmpty()) continue;
-                if (outs.stream().anyMatch(out -> pictures.get(0).sameNet(radio.terminal(out.plus().orElseThrow()), i.terminal(in.plus().get()))) && told.add(i.id())) level(radio, i);
-            }
-        shared(radio, outs);
+        SortedSet<String> noisy = new TreeSet<>();
+        for (int k = 0; k < pictures.size(); k++)
+            for (Instance i : installation.instances())
+                for (Port in : i.device().ports()) {
+                    if (in.medium() != Medium.AUDIO || in.dir() != Port.Dir.IN) continue;
+                    for (Arrival arrival : pictures.get(k).arrivals(new PortRef(i.id(), in.id()))) {
+                        Optional<LeadRole> from = senders(arrival).filter(outs::containsKey).map(outs::get).findFirst();
+                        if (from.isEmpty()) continue;
+                        if (i.device().ratings().lineIn().isPresent() && told.add(i.id())) level(radio, i);
+                        double noise = noise(loaded.get(k), arrival);
+                        if (in.quiet().filter(q -> noise > q.value()).isPresent()) noisy.add(from.get().label().replaceAll("line (front|rear) .*", "$1"));
+                    }
+                }
+        if (!noisy.isEmpty()) add(Load.Kind.LINE, "ground shared with the line feed", "noise on %s".formatted(String.join(" and ", noisy)), Load.Verdict.OVER, "Pops at on and off, whine with the engine: current of another device returns over the line's shield. An isolator per pair, front and rear, cures it; one alone leaves the pop. Choose them at Match.");
     }
+
+    /** The largest drop along a return on the way at full volume, in volts. */
+    private double noise(Loaded at, Arrival arrival) {
+        return chain(arrival).filter(a -> a.sentFrom().isPresent()).mapToDouble(a -> Math.abs(minus(at, a.at()) - minus(at, a.sentFrom().get()))).max().orElse(0);
+    }
+
+    private double minus(Loaded at, PortRef port) {
+        Instance i = installation.instance(port.instance()).orElseThrow();
+        return i.device().ports().stream().filter(p -> p.id().equals(port.port())).flatMap(p -> p.minus().stream()).findFirst().map(m -> volts(at, i.terminal(m))).orElse(0.0);
+    }
+
+    private static Stream<Arrival> chain(Arrival arrival) { return Stream.iterate(Optional.of(arrival), Optional::isPresent, a -> a.get().before()).map(Optional::get); }
+
+    /** Ports that an arrival came by, nearest first. */
+    private static Stream<PortRef> senders(Arrival arrival) { return chain(arrival).flatMap(a -> a.sentFrom().stream()); }
 
     private void level(Instance radio, Instance amplifier) {
         Volts takes = amplifier.device().ratings().lineIn().orElseThrow();
@@ -279,22 +309,6 @@ public final class Loads {
             add(Load.Kind.LINE, what, "%s of %s".formatted(volts(gives.get().value()), volts(takes.value())), Load.Verdict.OVER,
                 "It clips before the radio's scale ends: a pad in each line lead, %s in series and %s across the input, leaves %s (E24 values nearest by ratio).".formatted(ohms(pad.series().value()), ohms(pad.shunt().value()), volts(pad.gives().value())));
         }
-    }
-
-    /** Line-level feeds that share one ground with other channels pop and whine; an isolator per pair, front and rear, cures it (common practice). */
-    private void shared(Instance radio, List<Port> outs) {
-        List<TerminalId> plus = new ArrayList<>();
-        List<String> open = new ArrayList<>();
-        for (Instance i : installation.instances())
-            for (Port in : i.device().ports())
-                if (in.medium() == Medium.AUDIO && in.dir() == Port.Dir.IN && in.quiet().isPresent() && in.minus().isPresent() && i.owner() == Instance.Owner.CAR)
-                    for (Port out : outs) if (pictures.get(0).sameNet(radio.terminal(out.minus().orElseThrow()), i.terminal(in.minus().get())) && shares(i, in)) open.add(role(radio.terminal(out.plus().orElseThrow())).orElseThrow().label().replace("line ", "").replaceAll(" (left|right) \\+", ""));
-        List<String> pairs = open.stream().distinct().sorted().toList();
-        if (!pairs.isEmpty()) add(Load.Kind.LINE, "shared line ground", String.join(" and ", pairs) + " without isolator", Load.Verdict.CLOSE, "The amplifier's inputs share one ground: pops or whine. An isolator per pair, front and rear, cures it; one alone leaves the pop. Add at Match.");
-    }
-
-    private boolean shares(Instance i, Port in) {
-        return i.device().ports().stream().anyMatch(p -> p != in && p.dir() == Port.Dir.IN && p.medium() == Medium.AUDIO && p.minus().isPresent() && pictures.get(0).sameNet(i.terminal(p.minus().get()), i.terminal(in.minus().orElseThrow())));
     }
 
     private static String amps(double amps) { return "%s A".formatted(figure(amps)); }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -117,6 +118,24 @@ class LoadsTest {
         assertEquals("It clips before the radio's scale ends: a pad in each line lead, 1000 Ω in series and 1000 Ω across the input, leaves 2 V (E24 values nearest by ratio).", line.text());
         Pad odd = Pad.of(new Volts(4), new Volts(0.7));
         assertTrue(odd.gives().value() <= 0.7 && odd.gives().value() > 0.66, odd::toString);
+    }
+
+    /**
+     * Amplifier inputs and line outputs that share their devices' grounds pop and whine: part of the radio's return current
+     * takes the line's shields. An isolator in front alone leaves it at the rear (common practice).
+     */
+    @Test void sharedLineGroundIsNamedUntilBothPairsAreIsolated() {
+        Sheet.Vehicle car = Demo.vehicle("meridale-plover-2014-amplified", t -> t.replaceFirst("\"wires\": \\[", "\"wires\": [" + grounded("amplifier.in ", "amplifier.gnd")));
+        Sheet.Radio radio = radio("tarnlight-major", "\"ports\": [", "\"wires\": [" + grounded("line ", "gnd").replaceAll(", $", "") + "], \"ports\": [");
+        assertEquals("noise on front and rear", load(loads(Builder.replacement(car, radio, Demo.parts("thornlea-plover-2014-b"))), Load.Kind.LINE, "ground shared").figures());
+        assertEquals("noise on rear", load(loads(Builder.replacement(car, radio, Demo.parts("thornlea-plover-2014-b", "marlstone-isolator-front"))), Load.Kind.LINE, "ground shared").figures());
+        List<Load> both = loads(Builder.replacement(car, radio, Demo.parts("thornlea-plover-2014-b", "marlstone-isolator-front", "marlstone-isolator-rear")));
+        assertTrue(both.stream().noneMatch(l -> l.what().startsWith("ground shared")));
+        assertEquals(Load.Verdict.OVER, load(both, Load.Kind.LINE, "input of factory amplifier").verdict());
+    }
+
+    private static String grounded(String prefix, String ground) {
+        return Stream.of("fl", "fr", "rl", "rr").map(c -> "{\"from\": \"%s%s-\", \"to\": \"%s\", \"gauge\": 22, \"metres\": 0.05}, ".formatted(prefix, c, ground)).collect(Collectors.joining());
     }
 
     /** 5 m of 18 AWG drop 1.05 V at 10 A (GNU units 2.22, of the check values): here 6.9 A flow, and one more joint. */

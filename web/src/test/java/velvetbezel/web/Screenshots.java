@@ -31,6 +31,8 @@ class Screenshots extends InBrowser {
         bench.navigate("/jobs/214/wire");
         bench.evaluate("document.querySelector('.bar-line').scrollIntoView({behavior: 'instant'})");
         picture(bench, "wire-joints");
+        shot(bench, "/jobs/214/bench?joint=constant&a=red&b=yellow", "bench");
+        shot(bench, "/jobs/215/loads", "loads");
         shot(bench, "/jobs/214/prove", "prove");
         shot(bench, "/jobs/214/hand-over", "hand-over");
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
