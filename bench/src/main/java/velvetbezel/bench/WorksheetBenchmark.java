@@ -62,7 +62,7 @@ public class WorksheetBenchmark {
         String leads = roles.stream().map(r -> "{\"name\":\"%s\",\"role\":\"%s\",\"colour\":\"red\",\"gauge\":18,\"metres\":0.3}".formatted(r.label(), r.label())).collect(Collectors.joining(","));
         radio = (Sheet.Radio) SheetReader.read(Json.parse("""
             {"format":"velvet-bezel/sheet","version":1,"kind":"radio","id":"long-radio","name":"long radio","source":{"from":"measured"},"size":"one-DIN","price":1,
-             "device":{"id":"radio","ratings":{"draws amps":7},"leads":[%s],"rules":[{"id":"on","when":{"volts":"accessory","min":9},"then":[{"draw":["constant","ground"],"amps":1.2},{"draw":["accessory","ground"],"amps":0.05}]}]}}""".formatted(leads)));
+             "device":{"id":"radio","ratings":{"draws amps":7},"leads":[%s],"rules":[{"id":"on","when":{"volts":"accessory","of":"ground","min":9},"then":[{"draw":["constant","ground"],"amps":1.2},{"draw":["accessory","ground"],"amps":0.05}]}]}}""".formatted(leads)));
         Installation built = Builder.replacement(vehicle, radio, List.of());
         long bare = built.terminals().values().stream().filter(t -> t.kind() == Terminal.Kind.BARE).count();
         System.out.println("joints " + Worksheet.of(built).joints().size() + ", bare leads " + bare + ", terminals " + built.terminals().size());

@@ -67,10 +67,15 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
         PlugUps ups = PlugUps.of(design.installation());
         int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
-        return new WireView(frame, heading(design), verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
+        return new WireView(frame, heading(design), toTakeApart(open) + verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
             Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
             design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed,
             undo(open), Before.of(design.installation(), design.worksheet(), open.sizing()), SCHOOLS, open.value(Fields.SCHOOL), design.loads().stream().filter(l -> l.verdict() == Load.Verdict.OVER).count());
+    }
+
+    private static String toTakeApart(OpenJob open) {
+        int joints = undo(open).size();
+        return joints == 0 ? "" : "%s of the earlier kit to take apart first. ".formatted(Words.sentence(Words.count(joints, "joint")));
     }
 
     private static List<Undo> undo(OpenJob open) { return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith(Fields.UNDO)).sorted(Map.Entry.comparingByKey()).map(f -> new Undo(f.getKey(), f.getValue())).toList(); }
@@ -105,7 +110,7 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
     }
 
     static Lead lead(LeadEnd lead) {
-        return new Lead(Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()), lead.colourWords(), lead.owner() == Instance.Owner.RADIO ? "" : lead.device());
+        return new Lead(Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()), lead.colourWords(), lead.owner() == Instance.Owner.RADIO ? "" : lead.deviceWords());
     }
 
     /** The car's own wire behind an adapter's tail, with its provenance where that is weak. */
