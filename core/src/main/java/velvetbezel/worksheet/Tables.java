@@ -27,6 +27,10 @@ import velvetbezel.units.Volts;
  */
 public record Tables(String name, JointKind school, boolean taps, List<LeadSize> leads, List<Size> butts, List<Size> caps, List<Size> tapSizes, List<Tube> tubes, List<Fuse> fuses,
                      Map<JointKind, Millimetres> strip, Limits limits, double allowance, List<Good> goods) {
+    /** Goods that loads ask for, by their names in the tables. */
+    static final String FUSE = "blade fuse";
+    static final String HOLDER = "fuse holder, in line";
+    static final String RELAY = "relay with socket";
     private static final double MOST = 1e6;
 
     public Tables {

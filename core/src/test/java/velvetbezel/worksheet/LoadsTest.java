@@ -58,7 +58,7 @@ class LoadsTest {
 
     /** At least 1.25 × the continuous load (common practice, no source). */
     @ParameterizedTest @MethodSource("fuses") void fuseIsTheNextStandardRating(JsonNode check) {
-        assertEquals(check.get("expected").asDouble(), Loads.fuse(new Amps(check.get("input").get("continuous_amps").asDouble()), TABLES).orElseThrow().rating().value());
+        assertEquals(check.get("expected").asDouble(), LeadLoads.fuse(new Amps(check.get("input").get("continuous_amps").asDouble()), TABLES).orElseThrow().rating().value());
     }
 
     /** Colours of small blade fuses (ISO 8820-3, from memory). */
