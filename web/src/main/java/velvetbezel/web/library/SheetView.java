@@ -67,6 +67,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
                 new Line("Opening", v.opening().label()), new Line("Audio system", v.amplified() ? "amplified" : "plain"), new Line("Steering buttons", String.join(", ", v.buttons())),
                 new Line("Devices", v.devices().stream().map(Device::name).collect(Collectors.joining(", ")))));
             geometry("Opening and room", v.space()).ifPresent(facts::add);
+            v.devices().forEach(d -> ratings(d).ifPresent(facts::add));
             if (!v.traits().isEmpty()) facts.add(new Line("Told by", v.traits().entrySet().stream().sorted(Map.Entry.comparingByKey()).map(t -> t.getKey().label() + " " + t.getValue()).collect(Collectors.joining("; "))));
             List<String> has = Outcomes.fulfilled(Builder.factory(v), library.catalogue()).stream().flatMap(f -> library.catalogue().find(f).stream()).map(f -> f.name().toLowerCase(Locale.ROOT)).toList();
             facts.add(new Line("Functions", has.isEmpty() ? "no function: nothing plays" : "%d functions: %s".formatted(has.size(), String.join(", ", has))));
@@ -76,6 +77,7 @@ public record SheetView(String id, String name, String shelf, String source, Lis
             facts.addAll(List.of(new Line("Size", r.size().label()), new Line("Price", ShelfView.money(r.priceCents()))));
             if (r.screen()) facts.add(new Line("Architecture", "a screen over the factory radio, which stays"));
             geometry("Face and chassis", r.body()).ifPresent(facts::add);
+            ratings(r.device()).ifPresent(facts::add);
             device(sheet, r.device(), tables);
         } else {
             Sheet.Part p = (Sheet.Part) sheet;
@@ -85,11 +87,22 @@ public record SheetView(String id, String name, String shelf, String source, Lis
             p.holds().ifPresent(h -> facts.add(new Line("Holds", "a %s radio in a %s opening".formatted(h.radio().label(), h.opening().label()))));
             if (!p.finishes().isEmpty()) facts.add(new Line("Colours", String.join(", ", p.finishes())));
             geometry("Takes behind the dash", p.takes()).ifPresent(facts::add);
+            p.device().flatMap(SheetView::ratings).ifPresent(facts::add);
             p.device().ifPresent(d -> device(sheet, d, tables));
         }
         return new SheetView(sheet.id(), sheet.name(), document.kind() + "s", sheet.header().from().toString(), facts, tables, cautions, "", !(sheet instanceof Sheet.Part p && p.device().isEmpty()), library.revision(sheet.id()),
             library.history(sheet.id()).stream().map(h -> new Past(h.revision(), WHEN.format(h.at()), h.who(), h.what())).toList(),
             library.entries(document.kind()).stream().filter(e -> !e.id().equals(sheet.id())).limit(MOST_OTHERS).map(e -> new Other(e.id(), e.name())).toList());
+    }
+
+    /** What its maker states it draws and bears; empty where nobody does. */
+    private static Optional<Line> ratings(Device d) {
+        List<String> known = new ArrayList<>();
+        d.ratings().draws().ifPresent(a -> known.add("draws up to " + a));
+        d.ratings().leastSpeaker().ifPresent(o -> known.add("speakers of %s and more".formatted(o)));
+        d.ratings().lineOut().ifPresent(v -> known.add("line outputs give up to " + v));
+        d.ratings().lineIn().ifPresent(v -> known.add("line inputs take up to " + v));
+        return known.isEmpty() ? Optional.empty() : Optional.of(new Line("Ratings, " + d.name(), String.join(", ", known)));
     }
 
     /** Measures that somebody stated; empty where nobody did. */
