@@ -41,7 +41,7 @@ final class Joining {
         for (Terminal terminal : draft.terminals.values()) if (terminal.kind() == Terminal.Kind.BARE) sort(terminal);
         serveByOthers(LeadRole.AMP_REMOTE, LeadRole.ANTENNA_POWER);
         serveByOthers(LeadRole.ANTENNA_POWER, LeadRole.ACCESSORY);
-        moves.to().forEach(this::move);
+        moves.to().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(m -> move(m.getKey(), m.getValue()));
         for (LeadRole role : LeadRole.values()) joinRole(role, byRole.getOrDefault(role, List.of()));
     }
 

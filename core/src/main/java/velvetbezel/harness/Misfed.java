@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.LeadRole;
@@ -26,7 +27,7 @@ public final class Misfed {
             looped(installation, car, faults);
             fed(installation, car, net, faults);
         }
-        installation.recipe().moves().to().forEach((lead, to) -> {
+        new TreeMap<>(installation.recipe().moves().to()).forEach((lead, to) -> {
             if (to.isPresent() && installation.caps().stream().anyMatch(c -> c.lead().equals(lead))) faults.add(new Fault(lead.toString(), "goes nowhere: you chose %s for it, and nothing else meets it there. Choose another joint, or cap it.".formatted(to.get().label())));
         });
         return faults;

@@ -116,6 +116,13 @@ class WorksheetLawsTest {
         assertEquals("ground: black of Thornlea ISO adapter with steering tail, black of Pebblefen P2", Rework.words(Worksheet.of(steering).joints().get(0)));
     }
 
+    /** What is found out about the car's own wire after it was joined takes no joint apart. */
+    @Test void settledColourOfACutWireUndoesNothing() {
+        Installation unknown = Demo.fit(Demo.vehicle("larkfen-porter-2011"), "pebblefen-p2");
+        Installation settled = Demo.fit(Demo.vehicle("larkfen-porter-2011", t -> t.replace("\"colour\": {\"missing\": true}", "\"colour\": \"violet\"")), "pebblefen-p2");
+        assertTrue(Rework.between(Worksheet.of(unknown).joints(), Worksheet.of(settled).joints()).undo().isEmpty());
+    }
+
     private static Installation moved(String lead, Optional<LeadRole> to) {
         Installation usual = Demo.minibusJob();
         TerminalId id = bare(usual).stream().filter(t -> t.toString().equals(lead)).findFirst().orElseThrow(() -> new AssertionError(bare(usual).toString()));

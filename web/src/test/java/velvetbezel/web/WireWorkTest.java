@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -24,6 +25,8 @@ import velvetbezel.store.Jobs;
 class WireWorkTest extends InBrowser {
     private static final Map<String, String> MINIBUS = Map.of("vehicle", "corrick-ferryman-2006", "radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering");
     private static final Map<String, String> CROSSOVER = Map.of("vehicle", "meridale-plover-2019-amplified", "radio", "ondel-47", "parts", "quillmoor-plover-panel,thornlea-plover-amplified,ashdyke-bus-power,marlstone-plover-iso-fed,hobwright-plover-camera-6");
+    /** Saving waits while another test brings in a whole library. */
+    private static final int PATIENT = 40_000;
     private Jobs jobs;
 
     @BeforeAll void workshop() { jobs = TestApp.bean(Jobs.class); }
@@ -177,10 +180,10 @@ class WireWorkTest extends InBrowser {
         String good = page.locator("#body").inputValue();
         page.fill("#body", good.replaceFirst("\"remote\": ?0.3", "\"remote\": \"plenty\""));
         page.click("text=Save the tables");
-        assertThat(page.locator(".refused")).containsText("limits.remote: found \"plenty\"; a number from 0.01 to 10 is expected.");
+        assertThat(page.locator(".refused")).containsText("limits.remote: found \"plenty\"; a number from 0.01 to 10 is expected.", new LocatorAssertions.ContainsTextOptions().setTimeout(PATIENT));
         assertTrue(page.locator("#body").inputValue().contains("plenty"));
         page.fill("#body", good.replaceFirst("\"remote\": ?0.3", "\"remote\": 0.25"));
         page.click("text=Save the tables");
-        assertThat(page.locator(".size-tables")).containsText("0.25 A");
+        assertThat(page.locator(".size-tables")).containsText("0.25 A", new LocatorAssertions.ContainsTextOptions().setTimeout(PATIENT));
     }
 }
