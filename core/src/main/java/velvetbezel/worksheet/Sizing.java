@@ -43,17 +43,17 @@ public final class Sizing {
 
     private Making make(JointRow row, JointKind kind) {
         Optional<Making.Cut> tube = kind == JointKind.SOLDER ? tube(row, tables.strip().get(kind)) : Optional.empty();
-        return new Making(kind, fit(row, kind), tables.strip().get(kind), tube, slideOn(row, kind, tube), choices(row));
+        return new Making(kind, fit(row, kind, tube), tables.strip().get(kind), tube, slideOn(row, kind, tube), choices(row));
     }
 
-    private Making.Fit fit(JointRow row, JointKind kind) {
+    private Making.Fit fit(JointRow row, JointKind kind, Optional<Making.Cut> tube) {
         Optional<LeadEnd> unknown = row.leads().stream().filter(l -> l.gauge().known().isEmpty()).findFirst();
         if (unknown.isPresent()) return new Making.Fit.Unknown("The gauge of the %s lead of %s is not known: measure it, or take it from the part in hand.".formatted(unknown.get().colourWords(), unknown.get().deviceWords()));
         Optional<Tables.Size> size = size(row, kind, ways.folded());
         String sum = sum(row, kind, ways.folded());
         if (size.isPresent()) return new Making.Fit.Sized(size.get(), sum);
         if (kind != JointKind.SOLDER) return new Making.Fit.NoSize("No %s covers %s.".formatted(kind.label(), sum), waysOut(row, kind));
-        return tube(row, tables.strip().get(kind)).isPresent() ? new Making.Fit.Free(sum) : new Making.Fit.NoSize("No tube passes over the joint and still grips its thinnest lead.", waysOut(row, kind));
+        return tube.isPresent() ? new Making.Fit.Free(sum) : new Making.Fit.NoSize("No tube passes over the joint and still grips its thinnest lead.", waysOut(row, kind));
     }
 
     private Optional<Tables.Size> size(JointRow row, JointKind kind, Set<TerminalId> folded) {

@@ -18,10 +18,9 @@ import velvetbezel.worksheet.LeadEnd;
  * @param hands  the two colours in hand as they were named
  * @param answer whether they belong together; empty where none were named
  */
-public record BenchView(Frame frame, String heading, boolean readingBack, Optional<WireView.Row> row, Optional<MakingWords> making, int place, int all, String before, String after, String noteField, String note, List<String> colours, List<String> hands,
+public record BenchView(Frame frame, String heading, boolean readingBack, Optional<WireView.Row> row, int place, int all, String before, String after, String noteField, String note, List<String> colours, List<String> hands,
                         Optional<Answer> answer, String here) {
-    /** @param fault for a colour that could not be read */
-    public record Answer(Question.Mark mark, String text, boolean fault) {}
+    public record Answer(Question.Mark mark, String text) {}
 
     /** @param joint the one asked for, or empty for the next that is open; @param a the colours in hand */
     record Asked(String joint, boolean readingBack, String a, String b) {}
@@ -31,11 +30,11 @@ public record BenchView(Frame frame, String heading, boolean readingBack, Option
         if (asked.readingBack) Collections.reverse(order);
         Frame frame = Frame.of(open, Station.WIRE, trouble);
         String base = "/jobs/%d/bench".formatted(open.job().number());
-        Optional<JointRow> found = order.stream().filter(j -> asked.joint.isEmpty() ? !done(open, j, asked.readingBack) : j.id().text().equals("joint " + asked.joint)).findFirst();
+        Optional<JointRow> found = asked.joint.isEmpty() ? order.stream().filter(j -> !done(open, j, asked.readingBack)).findFirst() : JointView.find(open, asked.joint);
         int place = found.map(order::indexOf).orElse(-1);
         List<String> colours = open.joints().stream().flatMap(j -> j.leads().stream()).map(LeadEnd::colourWords).distinct().sorted().toList();
         Optional<Answer> answer = asked.a.isBlank() || asked.b.isBlank() ? Optional.empty() : Optional.of(answer(open, asked.a, asked.b, found));
-        return new BenchView(frame, heading(open, found, asked.readingBack), asked.readingBack, found.map(j -> WireView.row(open, j, "", open.measured())), found.map(j -> MakingWords.of(j, open.sizing().of(j))), place + 1, order.size(),
+        return new BenchView(frame, heading(open, found, asked.readingBack), asked.readingBack, found.map(j -> WireView.row(open, j, open.sizing(), "", open.measured())), place + 1, order.size(),
             link(base, order, place - 1, asked.readingBack), link(base, order, place + 1, asked.readingBack), found.map(j -> Fields.jointNote(j.id())).orElse(""), found.map(j -> open.value(Fields.jointNote(j.id()))).orElse(""), colours, List.of(asked.a, asked.b), answer,
             base + (asked.readingBack ? "?read=back" : ""));
     }
@@ -55,14 +54,14 @@ public record BenchView(Frame frame, String heading, boolean readingBack, Option
     private static Answer answer(OpenJob open, String a, String b, Optional<JointRow> here) {
         Optional<WireColour> first = WireColour.read(a);
         Optional<WireColour> second = WireColour.read(b);
-        if (first.isEmpty() || second.isEmpty()) return new Answer(Question.Mark.WRONG, "\"%s\" is no colour; type %s.".formatted(first.isEmpty() ? a : b, WireColour.expected()), true);
+        if (first.isEmpty() || second.isEmpty()) return new Answer(Question.Mark.WRONG, "\"%s\" is no colour; type %s.".formatted(first.isEmpty() ? a : b, WireColour.expected()));
         Optional<JointRow> other = open.joints().stream().filter(j -> here.filter(j::equals).isEmpty() && joins(j, first.get(), second.get())).findFirst();
         if (here.filter(j -> joins(j, first.get(), second.get())).isPresent()) {
             String like = other.map(j -> " The same colours meet in joint %d, %s, too: go by position.".formatted(j.number(), j.role().label())).orElse("");
-            return new Answer(Question.Mark.SETTLED, "They belong together: this joint." + like, false);
+            return new Answer(Question.Mark.SETTLED, "They belong together: this joint." + like);
         }
-        if (other.isPresent()) return new Answer(Question.Mark.WRONG, "Not in this joint. %s and %s meet in joint %d, %s.".formatted(Words.sentence(first.get().words()), second.get().words(), other.get().number(), other.get().role().label()), false);
-        return new Answer(Question.Mark.WRONG, "They do not belong together. " + Stream.of(first.get(), second.get()).distinct().map(c -> where(open, c)).collect(Collectors.joining(" ")), false);
+        if (other.isPresent()) return new Answer(Question.Mark.WRONG, "Not in this joint. %s and %s meet in joint %d, %s.".formatted(Words.sentence(first.get().words()), second.get().words(), other.get().number(), other.get().role().label()));
+        return new Answer(Question.Mark.WRONG, "They do not belong together. " + Stream.of(first.get(), second.get()).distinct().map(c -> where(open, c)).collect(Collectors.joining(" ")));
     }
 
     private static boolean joins(JointRow row, WireColour a, WireColour b) {

@@ -17,7 +17,6 @@ import velvetbezel.worksheet.Rework;
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
 class Changes {
-    private static final List<String> BUILT_FROM = List.of(Fields.VEHICLE, Fields.RADIO, Fields.PARTS);
     private final Desk desk;
     private final Jobs jobs;
     private final WarmUp warmUp;
@@ -37,7 +36,7 @@ class Changes {
     void change(int number, String who, long seen, Map<String, String> typed) {
         OpenJob before = desk.open(number);
         Map<String, Optional<String>> changes = accepted(typed, before.catalogue());
-        OpenJob after = changes.keySet().stream().anyMatch(Changes::rebuilds) ? after(before, changes) : before;
+        OpenJob after = changes.keySet().stream().anyMatch(Fields::rewires) ? after(before, changes) : before;
         String what = new Phrases(after).changes(changes);
         if (after != before) changes.putAll(outdated(before, after));
         jobs.change(before.job().id(), who, what, seen, changes);
@@ -60,8 +59,6 @@ class Changes {
         return accepted;
     }
 
-    private static boolean rebuilds(String field) { return BUILT_FROM.contains(field) || Fields.rewires(field); }
-
     /** The job as it would be; what cannot be built is refused at the field that was changed. */
     private OpenJob after(OpenJob before, Map<String, Optional<String>> changes) {
         Map<String, String> fields = new LinkedHashMap<>(before.job().fields());
@@ -69,7 +66,7 @@ class Changes {
         Job job = before.job();
         OpenJob after = desk.open(new Job(job.id(), job.number(), job.title(), job.seq(), fields));
         if (!after.trouble().isEmpty()) {
-            String field = changes.keySet().stream().filter(Changes::rebuilds).findFirst().orElseThrow();
+            String field = changes.keySet().stream().filter(Fields::rewires).findFirst().orElseThrow();
             throw new InvalidInput(after.trouble().stream().map(t -> new Fault(field, t)).toList());
         }
         return after;

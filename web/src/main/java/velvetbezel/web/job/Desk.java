@@ -80,7 +80,7 @@ public class Desk {
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
         new TreeMap<>(job.fields()).forEach((field, value) -> {
-            if (field.equals(Fields.VEHICLE) || field.equals(Fields.RADIO) || field.equals(Fields.PARTS) || Fields.rewires(field)) key.append('\n').append(field).append('=').append(value);
+            if (Fields.rewires(field)) key.append('\n').append(field).append('=').append(value);
         });
         return key.toString();
     }

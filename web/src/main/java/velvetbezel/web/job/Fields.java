@@ -41,6 +41,7 @@ final class Fields {
     static final List<String> WISHES = List.of(MUST_STAY, "wanted");
     /** Changes of former owners, by plug and position. */
     static final String AS_BUILT = "as built/";
+    private static final List<String> BUILT_FROM = List.of(VEHICLE, RADIO, PARTS);
     static final String SEEN = "yes";
     static final List<String> SIGNS = List.of(SEEN, "no");
     static final String AGREES = "agrees";
@@ -107,8 +108,8 @@ final class Fields {
     /** Whether the car is another one, electrically, with this field. */
     static boolean rebuilds(String field) { return field.startsWith("settled/") || field.startsWith(AS_BUILT); }
 
-    /** Whether the harness is another one with this field: its worksheet, its loads. */
-    static boolean rewires(String field) { return rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS); }
+    /** Whether what is built from a job is another with this field: its kit, its worksheet, its loads. */
+    static boolean rewires(String field) { return BUILT_FROM.contains(field) || rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS); }
 
     /** The function a field speaks of, if it speaks of one. */
     static Optional<FunctionId> function(String field) {

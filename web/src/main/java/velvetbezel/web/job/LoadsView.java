@@ -1,6 +1,5 @@
 package velvetbezel.web.job;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import velvetbezel.worksheet.Load;
@@ -21,18 +20,18 @@ public record LoadsView(Frame frame, String heading, String verdict, boolean kit
         List<Load> loads = open.design().get().loads();
         List<Group> groups = Arrays.stream(Load.Kind.values()).map(k -> new Group(k.heading(), loads.stream().filter(l -> l.kind() == k).map(LoadsView::row).toList())).filter(g -> !g.rows.isEmpty()).toList();
         Materials materials = open.materials();
-        return new LoadsView(frame, heading(loads), verdict(loads), true, groups, materials.lines().stream().map(LoadsView::line).toList(), Words.money(materials.cents()), open.tables().name());
+        return new LoadsView(frame, heading(open.design().get()), verdict(open.design().get()), true, groups, materials.lines().stream().map(LoadsView::line).toList(), Words.money(materials.cents()), open.tables().name());
     }
 
-    private static String heading(List<Load> loads) {
-        long over = loads.stream().filter(l -> l.verdict() == Load.Verdict.OVER).count();
-        if (over > 0) return "%s too much for what bears it".formatted(Words.sentence(Words.count((int) over, "load") + (over == 1 ? " is" : " are")));
-        long unknown = loads.stream().filter(l -> l.verdict() == Load.Verdict.UNKNOWN).count();
+    private static String heading(Design design) {
+        int over = design.overloads().size();
+        if (over > 0) return "%s too much for what bears it".formatted(Words.sentence(Words.count(over, "load") + (over == 1 ? " is" : " are")));
+        long unknown = design.loads().stream().filter(l -> l.verdict() == Load.Verdict.UNKNOWN).count();
         return unknown > 0 ? "Everything known is borne; %s not known".formatted(Words.count((int) unknown, "load") + (unknown == 1 ? " is" : " are")) : "Everything is borne";
     }
 
-    private static String verdict(List<Load> loads) {
-        List<String> over = new ArrayList<>(loads.stream().filter(l -> l.verdict() == Load.Verdict.OVER).map(l -> "%s: %s".formatted(l.what(), l.figures())).distinct().toList());
+    private static String verdict(Design design) {
+        List<String> over = design.overloads().stream().map(l -> "%s: %s".formatted(l.what(), l.figures())).distinct().toList();
         return over.isEmpty() ? "The worst of everything on with the engine stopped and running, and of reverse, with each new device at the most that its sheet states." : Words.sentence(String.join("; ", over)) + ".";
     }
 

@@ -11,6 +11,7 @@ import velvetbezel.worksheet.Before;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
 import velvetbezel.worksheet.Load;
+import velvetbezel.worksheet.Sizing;
 
 /** The worksheet for paper: rows with boxes to tick, drawing, cautions; and a label for each lead. */
 public record PaperView(String size, int number, String title, String vehicle, String printed, HarnessDrawing drawing, List<WireView.Row> rows, List<Before> before, List<WireView.CapLine> caps, List<String> cautions, List<String> loads, List<List<Label>> labels) {
@@ -34,10 +35,12 @@ public record PaperView(String size, int number, String title, String vehicle, S
 
     static PaperView of(OpenJob open, Size size, Instant now) {
         Design design = open.design().orElseThrow();
-        List<WireView.Row> rows = design.worksheet().joints().stream().map(j -> WireView.row(open, j, "", open.measured())).toList();
+        Sizing sizing = open.sizing();
+        List<OpenJob.Measured> measured = open.measured();
+        List<WireView.Row> rows = design.worksheet().joints().stream().map(j -> WireView.row(open, j, sizing, "", measured)).toList();
         List<Label> labels = new ArrayList<>();
         design.worksheet().joints().forEach(j -> j.leads().forEach(l -> labels.add(new Label(j.number(), j.role().label(), l.colourWords(), l.deviceWords(), others(j, l)))));
-        return new PaperView(size.css, open.job().number(), open.job().title(), design.installation().recipe().vehicle().name(), Words.moment(now), HarnessDrawing.of(design.worksheet(), open.jointsDone()), rows, Before.of(design.installation(), design.worksheet(), open.sizing()),
+        return new PaperView(size.css, open.job().number(), open.job().title(), design.installation().recipe().vehicle().name(), Words.moment(now), HarnessDrawing.of(design.worksheet(), open.jointsDone()), rows, Before.of(design.installation(), design.worksheet(), sizing),
             design.worksheet().caps().stream().map(c -> WireView.cap(open, c)).toList(), open.vehicle().orElseThrow().cautions().stream().filter(c -> c.station().equals(Station.WIRE.label())).map(c -> c.text() + " " + c.why()).toList(),
             design.loads().stream().filter(l -> l.verdict() != Load.Verdict.BEARS).map(l -> "%s: %s. %s".formatted(Words.sentence(l.what()), l.figures(), l.text())).toList(), abreast(labels));
     }

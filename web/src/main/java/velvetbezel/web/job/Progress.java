@@ -2,7 +2,6 @@ package velvetbezel.web.job;
 
 import java.util.Arrays;
 import java.util.List;
-import velvetbezel.harness.Misfed;
 import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.drawing.LoomDrawing.State;
 import velvetbezel.function.Outcome;
@@ -59,7 +58,7 @@ record Progress(State state, String note) {
         if (open.design().isEmpty()) return new Progress(State.OPEN, "");
         int all = open.joints().size();
         int joined = open.jointsDone().size();
-        boolean wrong = !Misfed.in(open.design().get().installation()).isEmpty() || open.job().fields().keySet().stream().anyMatch(f -> f.startsWith(Fields.UNDO)) || open.measured().stream().anyMatch(OpenJob.Measured::differs) || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
+        boolean wrong = !open.design().get().misfed().isEmpty() || open.job().fields().keySet().stream().anyMatch(f -> f.startsWith(Fields.UNDO)) || open.measured().stream().anyMatch(OpenJob.Measured::differs) || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
         boolean settled = joined == all && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES)) && open.measured().stream().allMatch(OpenJob.Measured::agrees)
             && open.design().get().worksheet().caps().stream().allMatch(c -> open.done(Fields.cap(c.lead().id())));
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);

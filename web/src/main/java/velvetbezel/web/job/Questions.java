@@ -11,7 +11,6 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Verdict;
-import velvetbezel.harness.Misfed;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.FieldRef;
@@ -19,8 +18,8 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Vin;
 import velvetbezel.web.job.Question.Mark;
-import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.GoodsIn;
+import velvetbezel.worksheet.Load;
 
 /** Everything a job still leaves open, what is wrong first. */
 final class Questions {
@@ -107,9 +106,9 @@ final class Questions {
     private void design(Design design) {
         GoodsIn.of(design.installation()).stream().filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS))
             .forEach(c -> found.add(Question.go(Mark.WRONG, "Came otherwise: " + GoodsInView.name(open, c.sheet()), "At goods-in this was not so: " + Words.small(c.what()), "Send it back, or change the plan", "/jobs/%d/goods-in".formatted(open.job().number()))));
-        Misfed.in(design.installation()).forEach(f -> found.add(Question.go(Mark.WRONG, "A joint would do harm", Words.sentence(f.message()), "Look at the joints", open.path(Station.WIRE))));
-        long over = design.loads().stream().filter(l -> l.verdict() == Load.Verdict.OVER).count();
-        if (over > 0) found.add(Question.go(Mark.WRONG, Words.sentence(Words.count((int) over, "load")) + (over == 1 ? " is" : " are") + " too much", design.loads().stream().filter(l -> l.verdict() == Load.Verdict.OVER).map(l -> "%s: %s".formatted(l.what(), l.figures())).findFirst().orElseThrow() + ".", "See the loads", "/jobs/%d/loads".formatted(open.job().number())));
+        design.misfed().forEach(f -> found.add(Question.go(Mark.WRONG, "A joint would do harm", Words.sentence(f.message()), "Look at the joints", open.path(Station.WIRE))));
+        List<Load> over = design.overloads();
+        if (!over.isEmpty()) found.add(Question.go(Mark.WRONG, Words.sentence(Words.count(over.size(), "load")) + (over.size() == 1 ? " is" : " are") + " too much", "%s: %s.".formatted(over.get(0).what(), over.get(0).figures()), "See the loads", "/jobs/%d/loads".formatted(open.job().number())));
         design.installation().faults().forEach(f -> found.add(Question.go(Mark.WRONG, "Two outputs are tied together", Words.sentence(f.message()), "Choose another kit", open.path(Station.MATCH))));
         for (FunctionId lost : open.mustsLost())
             found.add(Question.go(Mark.WRONG, open.functionName(lost) + " must stay, and is lost", "The customer asked for it, and the chosen kit does not keep it.", "Choose another kit", open.path(Station.MATCH)));

@@ -5,7 +5,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.harness.Installation;
@@ -43,8 +42,8 @@ public record QuoteView(int number, String title, String customer, String vehicl
     private static Alternative alternative(OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
         List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(kit.radio().name(), Words.money(answer.market().cents(kit.radio())), "")));
         kit.parts().forEach(p -> items.add(new MatchView.Item(p.name(), Words.money(answer.market().cents(p)), "")));
-        Optional<Sheet.Vehicle> vehicle = open.vehicle();
-        Materials materials = vehicle.map(v -> materials(open, kit.build(v))).orElseThrow();
+        Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
+        Materials materials = materials(open, kit.build(vehicle));
         if (materials.cents() > 0) items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
         long goods = kit.cost().cents() + materials.cents();
         int minutes = kit.cost().minutes();
@@ -53,7 +52,7 @@ public record QuoteView(int number, String title, String customer, String vehicl
         return new Alternative(letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter, kit.radio().device().name(), MatchView.how(kit), items, Words.money(goods), Words.minutes(minutes), Words.money(labour), Words.money(total),
             Words.money(tariff.contained(total)), Words.money(goods), "%s to %s".formatted(Words.minutes(FIRST_TIMER_LEAST * minutes), Words.minutes(FIRST_TIMER_MOST * minutes)),
             kit.cost().days() == 0 ? "Everything is here." : "All of it is here in %s.".formatted(Words.days(kit.cost().days())), kit.cost().cuts() == 0 ? "Nothing in the car is cut." : "%s in the car that cannot be undone.".formatted(Words.sentence(Words.count(kit.cost().cuts(), "cut"))),
-            having(open, kit, Kind.LOST).stream().map(f -> lost(open, f)).toList(), names(open, having(open, kit, Kind.CHANGED)), names(open, having(open, kit, Kind.GAINED)), vehicle.map(kit::remarks).orElse(List.of()));
+            having(open, kit, Kind.LOST).stream().map(f -> lost(open, f)).toList(), names(open, having(open, kit, Kind.CHANGED)), names(open, having(open, kit, Kind.GAINED)), kit.remarks(vehicle));
     }
 
     /** As this job makes its joints; what loads ask for is in it. */

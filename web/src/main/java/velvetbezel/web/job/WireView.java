@@ -25,12 +25,12 @@ import velvetbezel.worksheet.Deviation;
 import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
-import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.PlugUps;
+import velvetbezel.worksheet.Sizing;
 
 /** Wire: joints in working order, exceptions to colour-for-colour first, caps, ticked off and read back. */
 public record WireView(Frame frame, String heading, String verdict, boolean kit, boolean readingBack, List<Row> exceptions, Optional<HarnessDrawing> drawing,
-                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed, List<Undo> undo, List<Before> before, List<String> schools, String school, long over) {
+                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed, List<Undo> undo, List<Before> before, List<String> schools, String school, int over) {
     /** Kinds that a whole job can be made in. */
     private static final List<String> SCHOOLS = Arrays.stream(JointKind.values()).filter(k -> k != JointKind.TAP).map(JointKind::label).toList();
 
@@ -62,7 +62,8 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
         Map<JointRow, Row> rows = new LinkedHashMap<>();
         List<OpenJob.Measured> measured = open.measured();
-        design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, next, measured)));
+        Sizing sizing = open.sizing();
+        design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, sizing, next, measured)));
         Map<LeadRole.Group, List<Row>> groups = new LinkedHashMap<>();
         rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
         PlugUps ups = PlugUps.of(design.installation());
@@ -70,7 +71,7 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         return new WireView(frame, heading(design), toTakeApart(open) + verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
             Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
             design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed,
-            undo(open), Before.of(design.installation(), design.worksheet(), open.sizing()), SCHOOLS, open.value(Fields.SCHOOL), design.loads().stream().filter(l -> l.verdict() == Load.Verdict.OVER).count());
+            undo(open), Before.of(design.installation(), design.worksheet(), sizing), SCHOOLS, open.value(Fields.SCHOOL), design.overloads().size());
     }
 
     private static String toTakeApart(OpenJob open) {
@@ -98,7 +99,7 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
 
     static String encoded(String text) { return URLEncoder.encode(text, StandardCharsets.UTF_8); }
 
-    static Row row(OpenJob open, JointRow joint, String next, List<OpenJob.Measured> measured) {
+    static Row row(OpenJob open, JointRow joint, Sizing sizing, String next, List<OpenJob.Measured> measured) {
         List<LeadEnd> leads = joint.leads();
         LeadEnd from = joint.of(Instance.Owner.CAR).or(() -> joint.of(Instance.Owner.PART)).orElse(leads.get(0));
         List<Lead> to = leads.stream().filter(l -> l != from).map(WireView::lead).toList();
@@ -106,7 +107,7 @@ public record WireView(Frame frame, String heading, String verdict, boolean kit,
         String state = open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
         return new Row(joint.number(), Fields.joint(joint.id()), Ids.of(Fields.joint(joint.id())), joint.role().label(), lead(from), position, carColour(from), to, gauges(leads),
             joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), measured.stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())),
-            MakingWords.of(joint, open.sizing().of(joint)), JointView.here(open, joint.role().label()), open.value(Fields.jointNote(joint.id())));
+            MakingWords.of(joint, sizing.of(joint)), JointView.here(open, joint.role().label()), open.value(Fields.jointNote(joint.id())));
     }
 
     static Lead lead(LeadEnd lead) {
