@@ -25,5 +25,7 @@ public final class Checks {
     }
 
     /** All checks of a group. */
-    public static Stream<JsonNode> of(String group) { return ALL.valueStream().filter(c -> c.get("group").asString().equals(group)); }
+    public static Stream<JsonNode> of(String group) {
+        return ALL.valueStream().filter(c -> c.get("group").asString().equals(group));
+    }
 }

@@ -30,22 +30,31 @@ public final class Demo {
 
     public static String text(String id) {
         try (Stream<Path> files = Files.walk(FOLDER)) {
-            return Files.readString(files.filter(f -> f.getFileName().toString().equals(id + ".json")).findFirst().orElseThrow(() -> new IllegalArgumentException("No demo sheet " + id)));
+            return Files.readString(files.filter(f -> f.getFileName().toString().equals(id + ".json"))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("No demo sheet " + id)));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    public static Object tree(String id) { return parse(text(id)); }
+    public static Object tree(String id) {
+        return parse(text(id));
+    }
 
-    public static Object parse(String json) { return JSON.readValue(json, Object.class); }
+    public static Object parse(String json) {
+        return JSON.readValue(json, Object.class);
+    }
 
     /** The tables that ship with the program. */
-    public static Tables tables() { return tables(text -> text); }
+    public static Tables tables() {
+        return tables(text -> text);
+    }
 
     public static Tables tables(UnaryOperator<String> change) {
         try {
-            return Tables.read(parse(change.apply(Files.readString(Path.of("..", "store", "src", "main", "resources", "velvetbezel", "store", "tables.json")))));
+            return Tables.read(parse(change.apply(Files.readString(
+                    Path.of("..", "store", "src", "main", "resources", "velvetbezel", "store", "tables.json")))));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -54,15 +63,22 @@ public final class Demo {
     /** Every sheet of one folder of the demo. */
     public static List<Sheet> all(String folder) {
         try (Stream<Path> files = Files.list(FOLDER.resolve(folder))) {
-            return files.map(f -> f.getFileName().toString().replace(".json", "")).sorted().map(Demo::sheet).toList();
+            return files.map(f -> f.getFileName().toString().replace(".json", ""))
+                    .sorted()
+                    .map(Demo::sheet)
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    public static Sheet sheet(String id) { return SheetReader.read(tree(id)); }
+    public static Sheet sheet(String id) {
+        return SheetReader.read(tree(id));
+    }
 
-    public static Sheet.Vehicle vehicle(String id) { return (Sheet.Vehicle) sheet(id); }
+    public static Sheet.Vehicle vehicle(String id) {
+        return (Sheet.Vehicle) sheet(id);
+    }
 
     /** A vehicle whose sheet's text was changed before it was read. */
     public static Sheet.Vehicle vehicle(String id, UnaryOperator<String> change) {
@@ -72,28 +88,49 @@ public final class Demo {
         return (Sheet.Vehicle) SheetReader.read(parse(changed));
     }
 
-    public static Sheet.Vehicle minibus() { return vehicle("corrick-ferryman-2006"); }
+    public static Sheet.Vehicle minibus() {
+        return vehicle("corrick-ferryman-2006");
+    }
 
-    public static Sheet.Vehicle crossover() { return vehicle("meridale-plover-2019-amplified"); }
+    public static Sheet.Vehicle crossover() {
+        return vehicle("meridale-plover-2019-amplified");
+    }
 
-    public static Sheet.Radio radio(String id) { return (Sheet.Radio) sheet(id); }
+    public static Sheet.Radio radio(String id) {
+        return (Sheet.Radio) sheet(id);
+    }
 
-    public static List<Sheet.Part> parts(String... ids) { return Arrays.stream(ids).map(id -> (Sheet.Part) sheet(id)).toList(); }
+    public static List<Sheet.Part> parts(String... ids) {
+        return Arrays.stream(ids).map(id -> (Sheet.Part) sheet(id)).toList();
+    }
 
-    public static Installation fit(Sheet.Vehicle vehicle, String radio, String... parts) { return Builder.replacement(vehicle, radio(radio), parts(parts)); }
+    public static Installation fit(Sheet.Vehicle vehicle, String radio, String... parts) {
+        return Builder.replacement(vehicle, radio(radio), parts(parts));
+    }
 
     /** The minibus as it is done in the demo: steering tail, no exchanged adapter. */
-    public static Installation minibusJob() { return fit(minibus(), "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering"); }
+    public static Installation minibusJob() {
+        return fit(minibus(), "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering");
+    }
 
     /** The crossover as it is done in the demo: everything through the data module. */
     public static Installation crossoverJob() {
-        return fit(crossover(), "ondel-47", "quillmoor-plover-panel", "ashdyke-plover-module", "marlstone-plover-iso-fed", "kelfax-plover-camera-voice", "kelfax-plover-usb",
-            "marlstone-plover-gps");
+        return fit(
+                crossover(),
+                "ondel-47",
+                "quillmoor-plover-panel",
+                "ashdyke-plover-module",
+                "marlstone-plover-iso-fed",
+                "kelfax-plover-camera-voice",
+                "kelfax-plover-usb",
+                "marlstone-plover-gps");
     }
 
     public static Map<FunctionId, Outcome> outcomes(Installation installation) {
         return Outcomes.compare(Builder.factory(installation.recipe().vehicle()), installation, CATALOGUE);
     }
 
-    public static Outcome outcome(Installation installation, String function) { return outcomes(installation).get(new FunctionId(function)); }
+    public static Outcome outcome(Installation installation, String function) {
+        return outcomes(installation).get(new FunctionId(function));
+    }
 }

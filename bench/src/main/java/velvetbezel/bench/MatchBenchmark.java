@@ -16,7 +16,10 @@ import org.openjdk.jmh.annotations.Warmup;
 import velvetbezel.match.Matcher;
 import velvetbezel.match.RadioMatch;
 
-/** The front of one radio with eight needs and many candidates for each. Tables are filled in the set-up: this measures the search. */
+/**
+ * The front of one radio with eight needs and many candidates for each. Tables are filled in the set-up: this
+ * measures the search.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -24,15 +27,21 @@ import velvetbezel.match.RadioMatch;
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class MatchBenchmark {
-    @Param({"5", "10", "20", "40"}) private int candidates;
+    @Param({"5", "10", "20", "40"})
+    private int candidates;
+
     private Seeded shop;
     private RadioMatch match;
 
-    @Setup public void put() {
+    @Setup
+    public void put() {
         shop = new Seeded(candidates);
         match = shop.one("ondel-47");
         front();
     }
 
-    @Benchmark public Object front() { return Matcher.match(List.of(match), shop.wishes(), shop.market()); }
+    @Benchmark
+    public Object front() {
+        return Matcher.match(List.of(match), shop.wishes(), shop.market());
+    }
 }

@@ -32,22 +32,33 @@ import velvetbezel.sheet.Sheet;
 @Warmup(iterations = 1)
 @Measurement(iterations = 3)
 public class RadiosBenchmark {
-    @Param({"5", "40"}) private int candidates;
+    @Param({"5", "40"})
+    private int candidates;
     /** Whether the 200 are of six behaviours, or no two behave alike. */
-    @Param({"true", "false"}) private boolean alike;
+    @Param({"true", "false"})
+    private boolean alike;
+
     private final ExecutorService threads = Executors.newFixedThreadPool(2);
     private Seeded shop;
     private List<Sheet.Radio> radios;
 
-    @Setup public void put() {
+    @Setup
+    public void put() {
         shop = new Seeded(candidates);
         radios = shop.radios(200, alike);
     }
 
-    @Benchmark public Object all() {
-        List<CompletableFuture<RadioMatch.Found>> found = shop.match(radios).stream().map(m -> CompletableFuture.supplyAsync(() -> m.kits(shop.wishes(), shop.market(), () -> false), threads)).toList();
+    @Benchmark
+    public Object all() {
+        List<CompletableFuture<RadioMatch.Found>> found = shop.match(radios).stream()
+                .map(m ->
+                        CompletableFuture.supplyAsync(() -> m.kits(shop.wishes(), shop.market(), () -> false), threads))
+                .toList();
         return Matcher.best(found.stream().map(CompletableFuture::join).toList());
     }
 
-    @TearDown public void stop() { threads.shutdown(); }
+    @TearDown
+    public void stop() {
+        threads.shutdown();
+    }
 }

@@ -12,7 +12,8 @@ public record Netlist(int nodes, List<Branch> branches) {
         branches = List.copyOf(branches);
         for (Branch branch : branches)
             if (Math.min(branch.a(), branch.b()) < 0 || Math.max(branch.a(), branch.b()) >= nodes)
-                throw new IllegalArgumentException("Branch %s names a node outside 0 to %d.".formatted(branch, nodes - 1));
+                throw new IllegalArgumentException(
+                        "Branch %s names a node outside 0 to %d.".formatted(branch, nodes - 1));
     }
 
     /**
@@ -22,5 +23,7 @@ public record Netlist(int nodes, List<Branch> branches) {
      * @implNote Dense Cholesky per island, LU where ideal sources make it indefinite: O(n³) for the
      *           largest island. Modified nodal analysis: Ho, Ruehli and Brennan 1975.
      */
-    public Solution solve() { return new Solver(this).solve(); }
+    public Solution solve() {
+        return new Solver(this).solve();
+    }
 }

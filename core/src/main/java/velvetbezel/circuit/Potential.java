@@ -11,8 +11,12 @@ public sealed interface Potential {
 
     NotConnected NOT_CONNECTED = new NotConnected();
 
-    static Potential of(double volts) { return new At(new Volts(volts)); }
+    static Potential of(double volts) {
+        return new At(new Volts(volts));
+    }
 
     /** The reading, where there is one. */
-    default Optional<Volts> reading() { return this instanceof At at ? Optional.of(at.volts()) : Optional.empty(); }
+    default Optional<Volts> reading() {
+        return this instanceof At at ? Optional.of(at.volts()) : Optional.empty();
+    }
 }

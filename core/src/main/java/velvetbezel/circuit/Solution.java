@@ -19,24 +19,39 @@ public final class Solution {
     }
 
     /** Potential of a node to the reference. */
-    public Potential at(int node) { return between(node, 0); }
+    public Potential at(int node) {
+        return between(node, 0);
+    }
 
-    /** What a meter reads from {@code plus} to {@code minus}; works inside an island without a path to the reference too. */
+    /**
+     * What a meter reads from {@code plus} to {@code minus}; works inside an island without a path to the reference
+     * too.
+     */
     public Potential between(int plus, int minus) {
         return islands.together(plus, minus) ? Potential.of(volts[plus] - volts[minus]) : Potential.NOT_CONNECTED;
     }
 
-    public boolean connected(int a, int b) { return islands.together(a, b); }
+    public boolean connected(int a, int b) {
+        return islands.together(a, b);
+    }
 
     /** Voltage difference of two nodes known to be {@link #connected}, without wrapping, for solvers. */
-    double difference(int a, int b) { return volts[a] - volts[b]; }
+    double difference(int a, int b) {
+        return volts[a] - volts[b];
+    }
 
     /** Current through the branch of this number, positive from its first node to its second. */
-    public Amps through(int branch) { return new Amps(amps[branch]); }
+    public Amps through(int branch) {
+        return new Amps(amps[branch]);
+    }
 
     /** Heat or drop aside, the difference along a branch. */
-    public Volts along(Branch branch) { return new Volts(volts[branch.a()] - volts[branch.b()]); }
+    public Volts along(Branch branch) {
+        return new Volts(volts[branch.a()] - volts[branch.b()]);
+    }
 
     /** Whether a diode conducts; true for every other branch but a current source. */
-    public boolean conducts(int branch) { return conducting[branch]; }
+    public boolean conducts(int branch) {
+        return conducting[branch];
+    }
 }

@@ -21,7 +21,8 @@ final class Solver {
         this.net = net;
         this.branches = net.branches().toArray(Branch[]::new);
         this.conducting = new boolean[branches.length];
-        for (int i = 0; i < branches.length; i++) conducting[i] = !(branches[i] instanceof Branch.Diode || branches[i] instanceof Branch.Current);
+        for (int i = 0; i < branches.length; i++)
+            conducting[i] = !(branches[i] instanceof Branch.Diode || branches[i] instanceof Branch.Current);
     }
 
     Solution solve() {
@@ -31,7 +32,8 @@ final class Solver {
             if (wrong < 0) return solution;
             conducting[wrong] = !conducting[wrong];
         }
-        throw new IllegalStateException("The diodes of a network of %d branches do not settle.".formatted(branches.length));
+        throw new IllegalStateException(
+                "The diodes of a network of %d branches do not settle.".formatted(branches.length));
     }
 
     private int firstWrongDiode(Solution solution) {
@@ -53,7 +55,8 @@ final class Solver {
         List<List<Integer>> byIsland = branchesByIsland(islands);
         for (int island = 0; island < byIsland.size(); island++) {
             List<Integer> members = byIsland.get(island);
-            if (members != null && members.stream().anyMatch(this::feeds)) solveIsland(island, members, islands, volts, amps);
+            if (members != null && members.stream().anyMatch(this::feeds))
+                solveIsland(island, members, islands, volts, amps);
         }
         for (int i = 0; i < branches.length; i++) amps[i] = current(i, volts, amps[i]);
         return new Solution(islands, volts, amps, conducting.clone());
@@ -76,7 +79,9 @@ final class Solver {
 
     private boolean feeds(int i) {
         Branch branch = branches[i];
-        return branch instanceof Branch.Source s && s.volts() != 0 || branch instanceof Branch.Current || branch instanceof Branch.Diode d && d.forwardVolts() != 0;
+        return branch instanceof Branch.Source s && s.volts() != 0
+                || branch instanceof Branch.Current
+                || branch instanceof Branch.Diode d && d.forwardVolts() != 0;
     }
 
     /** Unknowns: the island's nodes but its lowest, then the currents of its ideal sources. */
@@ -84,14 +89,18 @@ final class Solver {
         int[] row = new int[net.nodes()];
         Arrays.fill(row, -1);
         int size = 0;
-        for (int node = 0; node < net.nodes(); node++) if (node != reference && islands.together(node, reference)) row[node] = size++;
-        List<Integer> ideal = members.stream().filter(i -> branches[i] instanceof Branch.Source s && s.ohms() == 0).toList();
+        for (int node = 0; node < net.nodes(); node++)
+            if (node != reference && islands.together(node, reference)) row[node] = size++;
+        List<Integer> ideal = members.stream()
+                .filter(i -> branches[i] instanceof Branch.Source s && s.ohms() == 0)
+                .toList();
         int unknowns = size + ideal.size();
         if (unknowns == 0) return;
         DMatrixRMaj matrix = new DMatrixRMaj(unknowns, unknowns);
         DMatrixRMaj right = new DMatrixRMaj(unknowns, 1);
         for (int i : members) stamp(branches[i], row, matrix, right);
-        for (int k = 0; k < ideal.size(); k++) stampIdeal((Branch.Source) branches[ideal.get(k)], size + k, row, matrix, right);
+        for (int k = 0; k < ideal.size(); k++)
+            stampIdeal((Branch.Source) branches[ideal.get(k)], size + k, row, matrix, right);
         DMatrixRMaj solved = linear(matrix, right, ideal.isEmpty());
         for (int node = 0; node < row.length; node++) if (row[node] >= 0) volts[node] = solved.get(row[node], 0);
         for (int k = 0; k < ideal.size(); k++) amps[ideal.get(k)] = solved.get(size + k, 0);
@@ -99,8 +108,10 @@ final class Solver {
 
     private static DMatrixRMaj linear(DMatrixRMaj matrix, DMatrixRMaj right, boolean positiveDefinite) {
         int n = matrix.numRows;
-        LinearSolverDense<DMatrixRMaj> solver = positiveDefinite ? LinearSolverFactory_DDRM.chol(n) : LinearSolverFactory_DDRM.lu(n);
-        if (!solver.setA(matrix)) throw new IllegalStateException("A network of %d unknowns has no single solution.".formatted(n));
+        LinearSolverDense<DMatrixRMaj> solver =
+                positiveDefinite ? LinearSolverFactory_DDRM.chol(n) : LinearSolverFactory_DDRM.lu(n);
+        if (!solver.setA(matrix))
+            throw new IllegalStateException("A network of %d unknowns has no single solution.".formatted(n));
         DMatrixRMaj solved = new DMatrixRMaj(n, 1);
         solver.solve(right, solved);
         return solved;

@@ -9,18 +9,23 @@ public final class Spice {
 
     /** @param title first line of the deck; node n is written as "n{number}", node 0 as "0" */
     public static String write(String title, Netlist net) {
-        StringBuilder deck = new StringBuilder("* ").append(title.replaceAll("\\R", " ")).append('\n');
+        StringBuilder deck =
+                new StringBuilder("* ").append(title.replaceAll("\\R", " ")).append('\n');
         List<Branch> branches = net.branches();
-        for (int i = 0; i < branches.size(); i++) deck.append(element(i, branches.get(i))).append('\n');
+        for (int i = 0; i < branches.size(); i++)
+            deck.append(element(i, branches.get(i))).append('\n');
         deck.append(".control\nop\n");
         Solution solution = net.solve();
         for (int node = 1; node < net.nodes(); node++)
-            if (solution.at(node) instanceof Potential.At) deck.append("print v(").append(name(node)).append(")\n");
+            if (solution.at(node) instanceof Potential.At)
+                deck.append("print v(").append(name(node)).append(")\n");
         return deck.append(".endc\n.end\n").toString();
     }
 
     /** What a node is called in the deck. */
-    public static String name(int node) { return node == 0 ? "0" : "n" + node; }
+    public static String name(int node) {
+        return node == 0 ? "0" : "n" + node;
+    }
 
     private static String element(int i, Branch branch) {
         String ends = name(branch.a()) + " " + name(branch.b()) + " ";
@@ -28,12 +33,23 @@ public final class Spice {
         if (branch instanceof Branch.Current c) return "I" + i + " " + ends + number(c.amps());
         if (branch instanceof Branch.Diode d) {
             String across = "v(" + name(d.a()) + "," + name(d.b()) + ")";
-            return "B%d %sI=%s > %s ? (%s - %s) / %s : 0".formatted(i, ends, across, number(d.forwardVolts()), across, number(d.forwardVolts()), number(d.ohms()));
+            return "B%d %sI=%s > %s ? (%s - %s) / %s : 0"
+                    .formatted(
+                            i,
+                            ends,
+                            across,
+                            number(d.forwardVolts()),
+                            across,
+                            number(d.forwardVolts()),
+                            number(d.ohms()));
         }
         Branch.Source s = (Branch.Source) branch;
         if (s.ohms() == 0) return "V" + i + " " + ends + number(s.volts());
-        return "V%d %s x%d %s\nRs%d x%d %s %s".formatted(i, name(s.a()), i, number(s.volts()), i, i, name(s.b()), number(s.ohms()));
+        return "V%d %s x%d %s\nRs%d x%d %s %s"
+                .formatted(i, name(s.a()), i, number(s.volts()), i, i, name(s.b()), number(s.ohms()));
     }
 
-    private static String number(double value) { return String.format(Locale.ROOT, "%.12g", value); }
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.12g", value);
+    }
 }

@@ -19,11 +19,20 @@ import velvetbezel.sheet.LeadRole;
  * @param adds  the piece as a device's tree, with the names of fields where their values go
  */
 public record Block(String id, String text, String kind, List<Field> fields, Map<String, Object> adds) {
-    public Block { fields = List.copyOf(fields); }
+    public Block {
+        fields = List.copyOf(fields);
+    }
 
     /** What a person may say of a block. @param start value it begins with */
     public record Field(String name, String label, Kind kind, String start, String unit) {
-        public enum Kind { NUMBER, COUNT, TERMINAL, WORD, WORDS, ROLE }
+        public enum Kind {
+            NUMBER,
+            COUNT,
+            TERMINAL,
+            WORD,
+            WORDS,
+            ROLE
+        }
     }
 
     /** The text with the values it would have to begin with. */
@@ -42,10 +51,17 @@ public record Block(String id, String text, String kind, List<Field> fields, Map
     public Map<String, Object> addTo(Map<String, Object> device, Map<String, String> typed) {
         List<Fault> faults = new ArrayList<>();
         Map<String, Object> values = new HashMap<>();
-        for (Field f : fields) read(f, typed.getOrDefault(f.name(), f.start()).strip(), faults).ifPresent(v -> values.put(f.name(), v));
+        for (Field f : fields)
+            read(f, typed.getOrDefault(f.name(), f.start()).strip(), faults).ifPresent(v -> values.put(f.name(), v));
         if (!faults.isEmpty()) throw new InvalidInput(faults);
-        if (values.get("size") instanceof Integer size) values.put("positions", IntStream.rangeClosed(1, size).mapToObj(n -> Map.<String, Object>of("position", n, "empty", true)).toList());
-        @SuppressWarnings("unchecked") Map<String, Object> piece = (Map<String, Object>) filled(adds, values);
+        if (values.get("size") instanceof Integer size)
+            values.put(
+                    "positions",
+                    IntStream.rangeClosed(1, size)
+                            .mapToObj(n -> Map.<String, Object>of("position", n, "empty", true))
+                            .toList());
+        @SuppressWarnings("unchecked")
+        Map<String, Object> piece = (Map<String, Object>) filled(adds, values);
         twice(device, piece, faults);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return Merge.objects(device, piece);
@@ -54,9 +70,16 @@ public record Block(String id, String text, String kind, List<Field> fields, Map
     private static Optional<Object> read(Field f, String text, List<Fault> faults) {
         if (text.isEmpty()) return fault(f, "is missing.", faults);
         return switch (f.kind()) {
-            case NUMBER -> text.replace(',', '.').matches("-?\\d{1,4}(\\.\\d{1,4})?") ? Optional.of(Double.valueOf(text.replace(',', '.'))) : fault(f, "\"%s\" is no number; type one such as %s.".formatted(text, f.start()), faults);
-            case COUNT -> text.matches("\\d{1,3}") && !text.matches("0+") ? Optional.of(Integer.valueOf(text)) : fault(f, "\"%s\" is no count; type a whole number from 1.".formatted(text), faults);
-            case ROLE -> LeadRole.read(text).<Optional<Object>>map(r -> Optional.of(r.label())).orElseGet(() -> fault(f, "\"%s\" is no role of a lead; allowed: %s.".formatted(text, LeadRole.all()), faults));
+            case NUMBER -> text.replace(',', '.').matches("-?\\d{1,4}(\\.\\d{1,4})?")
+                    ? Optional.of(Double.valueOf(text.replace(',', '.')))
+                    : fault(f, "\"%s\" is no number; type one such as %s.".formatted(text, f.start()), faults);
+            case COUNT -> text.matches("\\d{1,3}") && !text.matches("0+")
+                    ? Optional.of(Integer.valueOf(text))
+                    : fault(f, "\"%s\" is no count; type a whole number from 1.".formatted(text), faults);
+            case ROLE -> LeadRole.read(text)
+                    .<Optional<Object>>map(r -> Optional.of(r.label()))
+                    .orElseGet(() -> fault(
+                            f, "\"%s\" is no role of a lead; allowed: %s.".formatted(text, LeadRole.all()), faults));
             case WORDS -> Optional.of(List.of(text.split("\\s*,\\s*")));
             case TERMINAL, WORD -> Optional.of(text);
         };
@@ -72,17 +95,30 @@ public record Block(String id, String text, String kind, List<Field> fields, Map
         for (String list : List.of("leads", "plugs", "ports", "rules")) {
             for (Object entry : piece.get(list) instanceof List<?> entries ? entries : List.of()) {
                 Object name = entry instanceof Map<?, ?> m ? m.get("id") != null ? m.get("id") : m.get("name") : entry;
-                boolean there = device.get(list) instanceof List<?> own && own.stream().anyMatch(o -> o instanceof Map<?, ?> m && name.equals(m.get("id") != null ? m.get("id") : m.get("name")) && !o.equals(entry));
-                if (there) faults.add(new Fault(list, "\"%s\" is there already; take it off first, or give this one another name.".formatted(name)));
+                boolean there = device.get(list) instanceof List<?> own
+                        && own.stream()
+                                .anyMatch(o -> o instanceof Map<?, ?> m
+                                        && name.equals(m.get("id") != null ? m.get("id") : m.get("name"))
+                                        && !o.equals(entry));
+                if (there)
+                    faults.add(new Fault(
+                            list,
+                            "\"%s\" is there already; take it off first, or give this one another name."
+                                    .formatted(name)));
             }
         }
     }
 
-    /** A tree with values in the places of their names; a list that holds only a name becomes the list of its values. */
+    /**
+     * A tree with values in the places of their names; a list that holds only a name becomes the list of its values.
+     */
     static Object filled(Object tree, Map<String, Object> values) {
         if (tree instanceof String text) return text(text, values);
         if (tree instanceof List<?> list) {
-            if (list.size() == 1 && list.get(0) instanceof String name && name.startsWith("$") && values.get(name.substring(1)) instanceof List<?> all) return all;
+            if (list.size() == 1
+                    && list.get(0) instanceof String name
+                    && name.startsWith("$")
+                    && values.get(name.substring(1)) instanceof List<?> all) return all;
             return list.stream().map(e -> filled(e, values)).toList();
         }
         if (!(tree instanceof Map<?, ?> map)) return tree;

@@ -31,11 +31,21 @@ public record Blocks(List<Standard> vehicle, List<Block> device) {
      * @param to     where the wire of each role goes
      * @param radio  what the factory radio has for it, with the names of its positions by role
      */
-    record Standard(String id, List<String> needs, List<String> unless, Map<String, Object> adds, Map<String, Object> to, Map<String, Object> radio) {}
+    record Standard(
+            String id,
+            List<String> needs,
+            List<String> unless,
+            Map<String, Object> adds,
+            Map<String, Object> to,
+            Map<String, Object> radio) {}
 
-    public List<Block> of(String kind) { return device.stream().filter(b -> b.kind().equals(kind)).toList(); }
+    public List<Block> of(String kind) {
+        return device.stream().filter(b -> b.kind().equals(kind)).toList();
+    }
 
-    public Optional<Block> find(String kind, String id) { return of(kind).stream().filter(b -> b.id().equals(id)).findFirst(); }
+    public Optional<Block> find(String kind, String id) {
+        return of(kind).stream().filter(b -> b.id().equals(id)).findFirst();
+    }
 
     /** @throws InvalidInput with every fault */
     public static Blocks read(Object tree) {
@@ -46,7 +56,8 @@ public record Blocks(List<Standard> vehicle, List<Block> device) {
         for (Object entry : (List<?>) root.get("vehicle")) vehicle.add(standard((Map<?, ?>) entry));
         List<Block> device = new ArrayList<>();
         List<Node> nodes = node.at("device").list();
-        for (int i = 0; i < nodes.size(); i++) device.add(block(nodes.get(i), (Map<?, ?>) ((List<?>) root.get("device")).get(i)));
+        for (int i = 0; i < nodes.size(); i++)
+            device.add(block(nodes.get(i), (Map<?, ?>) ((List<?>) root.get("device")).get(i)));
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Blocks(vehicle, device);
     }
@@ -54,10 +65,18 @@ public record Blocks(List<Standard> vehicle, List<Block> device) {
     private static Standard standard(Map<?, ?> entry) {
         Map<String, Object> adds = map(entry);
         List.of("block", "needs", "unless", "to", "radio").forEach(adds::remove);
-        return new Standard((String) entry.get("block"), texts(entry.get("needs")), texts(entry.get("unless")), adds, map(entry.get("to")), map(entry.get("radio")));
+        return new Standard(
+                (String) entry.get("block"),
+                texts(entry.get("needs")),
+                texts(entry.get("unless")),
+                adds,
+                map(entry.get("to")),
+                map(entry.get("radio")));
     }
 
-    private static List<String> texts(Object list) { return list instanceof List<?> l ? l.stream().map(Object::toString).toList() : List.of(); }
+    private static List<String> texts(Object list) {
+        return list instanceof List<?> l ? l.stream().map(Object::toString).toList() : List.of();
+    }
 
     private static Map<String, Object> map(Object tree) {
         Map<String, Object> copy = new LinkedHashMap<>();
@@ -68,12 +87,20 @@ public record Blocks(List<Standard> vehicle, List<Block> device) {
     private static Block block(Node node, Map<?, ?> entry) {
         List<Block.Field> fields = new ArrayList<>();
         if (entry.get("fields") instanceof List<?> list) for (Object f : list) fields.add(field((Map<?, ?>) f));
-        return new Block(node.at("block").text(), node.at("text").text(), node.at("for").text(), fields, map(entry.get("adds")));
+        return new Block(
+                node.at("block").text(), node.at("text").text(), node.at("for").text(), fields, map(entry.get("adds")));
     }
 
     private static Block.Field field(Map<?, ?> f) {
-        return new Block.Field(text(f, "name"), text(f, "label"), Block.Field.Kind.valueOf(text(f, "kind").toUpperCase(Locale.ROOT)), text(f, "start"), text(f, "unit"));
+        return new Block.Field(
+                text(f, "name"),
+                text(f, "label"),
+                Block.Field.Kind.valueOf(text(f, "kind").toUpperCase(Locale.ROOT)),
+                text(f, "start"),
+                text(f, "unit"));
     }
 
-    private static String text(Map<?, ?> map, String name) { return map.get(name) == null ? "" : map.get(name).toString(); }
+    private static String text(Map<?, ?> map, String name) {
+        return map.get(name) == null ? "" : map.get(name).toString();
+    }
 }

@@ -5,7 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Puts two trees together: objects field by field, lists entry by entry, where an id or name tells which belong together. */
+/**
+ * Puts two trees together: objects field by field, lists entry by entry, where an id or name tells which belong
+ * together.
+ */
 final class Merge {
     private Merge() {}
 
@@ -32,7 +35,8 @@ final class Merge {
     }
 
     private static int indexOf(List<Object> list, Object entry) {
-        for (int i = 0; i < list.size(); i++) if (list.get(i).equals(entry) || name(entry) != null && name(entry).equals(name(list.get(i)))) return i;
+        for (int i = 0; i < list.size(); i++)
+            if (list.get(i).equals(entry) || name(entry) != null && name(entry).equals(name(list.get(i)))) return i;
         return -1;
     }
 

@@ -24,13 +24,31 @@ import velvetbezel.units.WireColour;
  * @param ladder resistances of the steering keys, Ω, in the order of {@code buttons}; empty where nobody measured them
  * @param fed    the antenna has an amplifier that is fed through its plug
  */
-public record Pinout(String id, String name, String make, String model, String trim, int fromYear, int toYear, Opening opening, boolean northAmerica, List<String> buttons, List<Double> ladder, boolean fed,
-                     List<PlugLines> plugs) {
+public record Pinout(
+        String id,
+        String name,
+        String make,
+        String model,
+        String trim,
+        int fromYear,
+        int toYear,
+        Opening opening,
+        boolean northAmerica,
+        List<String> buttons,
+        List<Double> ladder,
+        boolean fed,
+        List<PlugLines> plugs) {
     private static final String FED = "fed antenna";
     private static final Object USUAL = Map.of("value", 18, "from", "assumed", "by", "usual gauge");
     private static final Object USUAL_SIGNAL = Map.of("value", 22, "from", "assumed", "by", "usual gauge");
     private static final double METRES = 1.5;
-    private static final Object BEHIND = Map.of("station", "Arrive", "text", "What is behind the plugs is assumed: standard devices stand for it.", "why", "The sheet was made from a pinout alone; the baseline test tells how this car's amplifier, antenna and body computer really work.");
+    private static final Object BEHIND = Map.of(
+            "station",
+            "Arrive",
+            "text",
+            "What is behind the plugs is assumed: standard devices stand for it.",
+            "why",
+            "The sheet was made from a pinout alone; the baseline test tells how this car's amplifier, antenna and body computer really work.");
     /** A steering key whose resistance nobody measured lies between these, Ω (from memory). */
     private static final List<Integer> LADDER_RANGE = List.of(10, 10_000);
 
@@ -42,10 +60,17 @@ public record Pinout(String id, String name, String make, String model, String t
 
     /** @param socket the car's half is the socket */
     public record PlugLines(String id, String family, boolean socket, int size, List<Line> lines) {
-        public PlugLines { lines = List.copyOf(lines); }
+        public PlugLines {
+            lines = List.copyOf(lines);
+        }
     }
 
-    /** A position that holds a wire. @param gauge AWG or mm², may be empty; @param colour in any notation, may be empty */
+    /**
+     * A position that holds a wire.
+     *
+     * @param gauge AWG or mm², may be empty;
+     * @param colour in any notation, may be empty
+     */
     public record Line(int position, String role, String colour, String gauge) {}
 
     /**
@@ -55,7 +80,9 @@ public record Pinout(String id, String name, String make, String model, String t
      * @param source where the paper is from
      * @throws InvalidInput naming each position that cannot be read, and each role that lacks its partner
      */
-    public Map<String, Object> sheet(Blocks blocks, Map<String, Object> source) { return new Drawing(blocks).sheet(source); }
+    public Map<String, Object> sheet(Blocks blocks, Map<String, Object> source) {
+        return new Drawing(blocks).sheet(source);
+    }
 
     private final class Drawing {
         private final List<Fault> faults = new ArrayList<>();
@@ -66,10 +93,19 @@ public record Pinout(String id, String name, String make, String model, String t
         Drawing(Blocks blocks) {
             for (PlugLines plug : plugs)
                 for (Line line : plug.lines)
-                    LeadRole.read(line.role).ifPresentOrElse(r -> roles.put(key(plug, line), r), () -> faults.add(new Fault(path(plug, line) + ".role", "\"%s\" is no role of a lead. Use the short or long form, such as acc, fl+, illumination.".formatted(line.role))));
+                    LeadRole.read(line.role)
+                            .ifPresentOrElse(
+                                    r -> roles.put(key(plug, line), r),
+                                    () -> faults.add(new Fault(
+                                            path(plug, line) + ".role",
+                                            "\"%s\" is no role of a lead. Use the short or long form, such as acc, fl+, illumination."
+                                                    .formatted(line.role))));
             roles.values().forEach(r -> present.add(r.label()));
             if (fed) present.add(FED);
-            chosen = blocks.vehicle().stream().filter(b -> present.containsAll(labels(b.needs())) && labels(b.unless()).stream().noneMatch(present::contains)).toList();
+            chosen = blocks.vehicle().stream()
+                    .filter(b -> present.containsAll(labels(b.needs()))
+                            && labels(b.unless()).stream().noneMatch(present::contains))
+                    .toList();
         }
 
         Map<String, Object> sheet(Map<String, Object> source) {
@@ -77,10 +113,21 @@ public record Pinout(String id, String name, String make, String model, String t
             chosen.forEach(b -> b.to().forEach((role, terminal) -> to.put(label(role), terminal)));
             for (PlugLines plug : plugs)
                 for (Line line : plug.lines)
-                    if (roles.containsKey(key(plug, line)) && !to.containsKey(roles.get(key(plug, line)).label())) faults.add(new Fault(path(plug, line) + ".role", alone(roles.get(key(plug, line)))));
-            if (!present.contains("constant") || !present.contains("ground")) faults.add(new Fault("plugs", "hold no constant or no ground: a radio needs both. Enter them, or say which position they are."));
-            if (!present.contains("accessory") && !present.contains("data high")) faults.add(new Fault("plugs", "hold neither accessory nor a data bus: nothing would turn a radio on."));
-            if (!ladder.isEmpty() && ladder.size() != buttons.size()) faults.add(new Fault("ladder", "has %d resistances for %d keys; give one for each, or none.".formatted(ladder.size(), buttons.size())));
+                    if (roles.containsKey(key(plug, line))
+                            && !to.containsKey(roles.get(key(plug, line)).label()))
+                        faults.add(new Fault(path(plug, line) + ".role", alone(roles.get(key(plug, line)))));
+            if (!present.contains("constant") || !present.contains("ground"))
+                faults.add(
+                        new Fault(
+                                "plugs",
+                                "hold no constant or no ground: a radio needs both. Enter them, or say which position they are."));
+            if (!present.contains("accessory") && !present.contains("data high"))
+                faults.add(new Fault("plugs", "hold neither accessory nor a data bus: nothing would turn a radio on."));
+            if (!ladder.isEmpty() && ladder.size() != buttons.size())
+                faults.add(new Fault(
+                        "ladder",
+                        "has %d resistances for %d keys; give one for each, or none."
+                                .formatted(ladder.size(), buttons.size())));
             if (!faults.isEmpty()) throw new InvalidInput(faults);
             return vehicle(source, to);
         }
@@ -105,17 +152,28 @@ public record Pinout(String id, String name, String make, String model, String t
                 radio = Merge.objects(radio, filled(block.radio()));
             }
             Map<?, ?> names = (Map<?, ?>) radio.remove("names");
-            radio.put("plugs", plugs.stream().map(p -> plug(p, !p.socket, line -> radioPosition(p, line, names))).toList());
+            radio.put(
+                    "plugs",
+                    plugs.stream()
+                            .map(p -> plug(p, !p.socket, line -> radioPosition(p, line, names)))
+                            .toList());
             named(radio, names);
             if (present.contains("steering 1")) ladder(built);
             sheet.put("devices", built.getOrDefault("devices", List.of()));
             sheet.put("wires", built.getOrDefault("wires", List.of()));
-            sheet.put("plugs", plugs.stream().map(p -> plug(p, p.socket, line -> carPosition(p, line, to))).toList());
+            sheet.put(
+                    "plugs",
+                    plugs.stream()
+                            .map(p -> plug(p, p.socket, line -> carPosition(p, line, to)))
+                            .toList());
             sheet.put("radio", radio);
             return sheet;
         }
 
-        @SuppressWarnings("unchecked") private Map<String, Object> filled(Map<String, Object> piece) { return (Map<String, Object>) Block.filled(piece, Map.of("buttons", buttons)); }
+        @SuppressWarnings("unchecked")
+        private Map<String, Object> filled(Map<String, Object> piece) {
+            return (Map<String, Object>) Block.filled(piece, Map.of("buttons", buttons));
+        }
 
         private Map<String, Object> plug(PlugLines plug, boolean socket, Function<Line, Map<String, Object>> position) {
             Map<String, Object> tree = new LinkedHashMap<>();
@@ -126,7 +184,8 @@ public record Pinout(String id, String name, String make, String model, String t
             List<Object> positions = new ArrayList<>();
             for (int n = 1; n <= plug.size; n++) {
                 int number = n;
-                Optional<Line> line = plug.lines.stream().filter(l -> l.position == number).findFirst();
+                Optional<Line> line =
+                        plug.lines.stream().filter(l -> l.position == number).findFirst();
                 positions.add(line.map(position).orElseGet(() -> Map.of("position", number, "empty", true)));
             }
             tree.put("positions", positions);
@@ -139,9 +198,20 @@ public record Pinout(String id, String name, String make, String model, String t
             position.put("position", line.position);
             position.put("role", role.label());
             position.put("to", to.get(role.label()));
-            if (!line.colour.isBlank()) position.put("colour", WireColour.read(line.colour).map(WireColour::words).orElse(line.colour.strip()));
-            boolean signal = role.group() == LeadRole.Group.CONTROL || role.group() == LeadRole.Group.LINE || role.group() == LeadRole.Group.PLUGGED;
-            position.put("gauge", line.gauge.isBlank() ? signal ? USUAL_SIGNAL : USUAL : line.gauge.strip().matches("-?\\d{1,2}") ? (Object) Integer.valueOf(line.gauge.strip()) : line.gauge.strip());
+            if (!line.colour.isBlank())
+                position.put(
+                        "colour",
+                        WireColour.read(line.colour).map(WireColour::words).orElse(line.colour.strip()));
+            boolean signal = role.group() == LeadRole.Group.CONTROL
+                    || role.group() == LeadRole.Group.LINE
+                    || role.group() == LeadRole.Group.PLUGGED;
+            position.put(
+                    "gauge",
+                    line.gauge.isBlank()
+                            ? signal ? USUAL_SIGNAL : USUAL
+                            : line.gauge.strip().matches("-?\\d{1,2}")
+                                    ? (Object) Integer.valueOf(line.gauge.strip())
+                                    : line.gauge.strip());
             position.put("metres", METRES);
             return position;
         }
@@ -151,9 +221,10 @@ public record Pinout(String id, String name, String make, String model, String t
             LeadRole role = roles.get(key(plug, line));
             Map<String, Object> position = new LinkedHashMap<>();
             position.put("position", line.position);
-            if (first(plug, line, role)) names.forEach((r, n) -> {
-                if (label((String) r).equals(role.label())) position.put("name", n);
-            });
+            if (first(plug, line, role))
+                names.forEach((r, n) -> {
+                    if (label((String) r).equals(role.label())) position.put("name", n);
+                });
             position.put("role", role.label());
             return position;
         }
@@ -166,36 +237,67 @@ public record Pinout(String id, String name, String make, String model, String t
 
         /** Names that the rules use and no position has become terminals of the radio. */
         private void named(Map<String, Object> radio, Map<?, ?> names) {
-            List<Object> terminals = names.entrySet().stream().filter(e -> !present.contains(label((String) e.getKey()))).map(Map.Entry::getValue).distinct().collect(Collectors.toCollection(ArrayList::new));
+            List<Object> terminals = names.entrySet().stream()
+                    .filter(e -> !present.contains(label((String) e.getKey())))
+                    .map(Map.Entry::getValue)
+                    .distinct()
+                    .collect(Collectors.toCollection(ArrayList::new));
             if (!terminals.isEmpty()) radio.put("terminals", terminals);
         }
 
         private void ladder(Map<String, Object> built) {
-            List<Object> rules = new ArrayList<>(List.of(Map.of("id", "idle", "then", List.of(Map.of("draw", List.of("sw", "ret"), "ohms", 100_000)))));
+            List<Object> rules = new ArrayList<>(List.of(
+                    Map.of("id", "idle", "then", List.of(Map.of("draw", List.of("sw", "ret"), "ohms", 100_000)))));
             for (int i = 0; i < buttons.size(); i++) {
-                Object ohms = ladder.isEmpty() ? Map.of("missing", "resistance of \"%s\"".formatted(buttons.get(i)), "range", LADDER_RANGE) : ladder.get(i);
-                rules.add(Map.of("id", buttons.get(i), "when", Map.of("state", "buttons", "has", buttons.get(i)), "then", List.of(Map.of("draw", List.of("sw", "ret"), "ohms", ohms))));
+                Object ohms = ladder.isEmpty()
+                        ? Map.of("missing", "resistance of \"%s\"".formatted(buttons.get(i)), "range", LADDER_RANGE)
+                        : ladder.get(i);
+                rules.add(Map.of(
+                        "id",
+                        buttons.get(i),
+                        "when",
+                        Map.of("state", "buttons", "has", buttons.get(i)),
+                        "then",
+                        List.of(Map.of("draw", List.of("sw", "ret"), "ohms", ohms))));
             }
             List<Object> devices = new ArrayList<>((List<?>) built.get("devices"));
-            devices.replaceAll(d -> d instanceof Map<?, ?> m && "steering wheel".equals(m.get("id")) ? Merge.objects(m, Map.of("rules", rules)) : d);
+            devices.replaceAll(d -> d instanceof Map<?, ?> m && "steering wheel".equals(m.get("id"))
+                    ? Merge.objects(m, Map.of("rules", rules))
+                    : d);
             built.put("devices", devices);
         }
 
         private String alone(LeadRole role) {
             Set<String> partners = new TreeSet<>();
-            for (LeadRole r : LeadRole.values()) if (r != role && !present.contains(r.label()) && stem(r).equals(stem(role))) partners.add(r.label());
-            return "\"%s\" stands alone%s.".formatted(role.label(), partners.isEmpty() ? ": no standard device answers it; leave it out here and enter it on the sheet" : ": its partner %s is missing".formatted(String.join(" or ", partners)));
+            for (LeadRole r : LeadRole.values())
+                if (r != role && !present.contains(r.label()) && stem(r).equals(stem(role))) partners.add(r.label());
+            return "\"%s\" stands alone%s."
+                    .formatted(
+                            role.label(),
+                            partners.isEmpty()
+                                    ? ": no standard device answers it; leave it out here and enter it on the sheet"
+                                    : ": its partner %s is missing".formatted(String.join(" or ", partners)));
         }
     }
 
-    private static String stem(LeadRole role) { return role.label().replaceAll(" ([+−]|ground|shield|1)$", ""); }
+    private static String stem(LeadRole role) {
+        return role.label().replaceAll(" ([+−]|ground|shield|1)$", "");
+    }
 
-    private static String key(PlugLines plug, Line line) { return plug.id + "/" + line.position; }
+    private static String key(PlugLines plug, Line line) {
+        return plug.id + "/" + line.position;
+    }
 
-    private static String path(PlugLines plug, Line line) { return "plugs[%s].positions[position %d]".formatted(plug.id, line.position); }
+    private static String path(PlugLines plug, Line line) {
+        return "plugs[%s].positions[position %d]".formatted(plug.id, line.position);
+    }
 
     /** A role as its label, whatever minus sign a file has. */
-    private static String label(String role) { return LeadRole.find(role).map(LeadRole::label).orElse(role); }
+    private static String label(String role) {
+        return LeadRole.find(role).map(LeadRole::label).orElse(role);
+    }
 
-    private static Set<String> labels(List<String> roles) { return roles.stream().map(Pinout::label).collect(Collectors.toSet()); }
+    private static Set<String> labels(List<String> roles) {
+        return roles.stream().map(Pinout::label).collect(Collectors.toSet());
+    }
 }

@@ -25,7 +25,9 @@ final class Able {
         }
     }
 
-    boolean of(Function function) { return function.scenario().stream().flatMap(s -> s.expects().stream()).allMatch(this::of); }
+    boolean of(Function function) {
+        return function.scenario().stream().flatMap(s -> s.expects().stream()).allMatch(this::of);
+    }
 
     private boolean of(Expect expect) {
         if (expect instanceof Expect.Shows e) return shows.contains(e.instance() + ":" + e.what());

@@ -28,29 +28,47 @@ final class Attempt {
             Settled settled = run.in(state, memory);
             memory = settled.memory();
             steps.add(settled);
-            if (failed == null) scene.expects().stream().filter(e -> !holds(e, settled.picture())).findFirst().ifPresent(e -> {
-                failed = e;
-                failedStep = steps.size() - 1;
-            });
+            if (failed == null)
+                scene.expects().stream()
+                        .filter(e -> !holds(e, settled.picture()))
+                        .findFirst()
+                        .ifPresent(e -> {
+                            failed = e;
+                            failedStep = steps.size() - 1;
+                        });
         }
     }
 
-    boolean fulfilled() { return failed == null; }
+    boolean fulfilled() {
+        return failed == null;
+    }
 
-    Expect failed() { return failed; }
+    Expect failed() {
+        return failed;
+    }
 
-    int failedStep() { return failedStep; }
+    int failedStep() {
+        return failedStep;
+    }
 
-    Picture picture(int step) { return steps.get(step).picture(); }
+    Picture picture(int step) {
+        return steps.get(step).picture();
+    }
 
-    List<Settled> steps() { return steps; }
+    List<Settled> steps() {
+        return steps;
+    }
 
-    Function function() { return function; }
+    Function function() {
+        return function;
+    }
 
     static boolean holds(Expect expect, Picture picture) {
-        if (expect instanceof Expect.Arrives e) return picture.arrival(e.at(), e.signal()).isPresent();
+        if (expect instanceof Expect.Arrives e)
+            return picture.arrival(e.at(), e.signal()).isPresent();
         if (expect instanceof Expect.Shows e) return picture.shows().contains(e.instance() + ":" + e.what());
-        if (expect instanceof Expect.InMode e) return e.is().equals(picture.modes().get(e.instance() + "." + e.mode()));
+        if (expect instanceof Expect.InMode e)
+            return e.is().equals(picture.modes().get(e.instance() + "." + e.mode()));
         if (expect instanceof Expect.Quiet e) return quiet(e, picture);
         if (expect instanceof Expect.Not e) return !holds(e.expect(), picture);
         if (expect instanceof Expect.Any e) return e.expects().stream().anyMatch(x -> holds(x, picture));
@@ -60,13 +78,21 @@ final class Attempt {
 
     static Optional<Double> reading(Expect.Reads e, Picture picture) {
         return e.unit() == Expect.Reads.Unit.AMPS
-            ? Optional.of(picture.ampsAt(e.at()).value())
-            : picture.at(Paths.resolve(picture.installation(), e.at())).reading().map(Volts::value);
+                ? Optional.of(picture.ampsAt(e.at()).value())
+                : picture.at(Paths.resolve(picture.installation(), e.at()))
+                        .reading()
+                        .map(Volts::value);
     }
 
     private static boolean quiet(Expect.Quiet e, Picture picture) {
-        Optional<Volts> limit = picture.installation().instance(e.at().instance())
-            .flatMap(i -> i.device().ports().stream().filter(p -> p.id().equals(e.at().port())).findFirst()).flatMap(Port::quiet);
-        return picture.arrivals(e.at()).stream().map(Arrival::noise).allMatch(n -> limit.isEmpty() || n.compareTo(limit.get()) <= 0);
+        Optional<Volts> limit = picture.installation()
+                .instance(e.at().instance())
+                .flatMap(i -> i.device().ports().stream()
+                        .filter(p -> p.id().equals(e.at().port()))
+                        .findFirst())
+                .flatMap(Port::quiet);
+        return picture.arrivals(e.at()).stream()
+                .map(Arrival::noise)
+                .allMatch(n -> limit.isEmpty() || n.compareTo(limit.get()) <= 0);
     }
 }

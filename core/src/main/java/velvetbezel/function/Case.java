@@ -19,5 +19,7 @@ record Case(boolean last, Optional<FieldRef> apart) {
     }
 
     /** The same as far as some fields go. */
-    Case within(Set<FieldRef> fields) { return fields.isEmpty() ? new Case(false, Optional.empty()) : new Case(last, apart.filter(fields::contains)); }
+    Case within(Set<FieldRef> fields) {
+        return fields.isEmpty() ? new Case(false, Optional.empty()) : new Case(last, apart.filter(fields::contains));
+    }
 }

@@ -15,9 +15,13 @@ import velvetbezel.sheet.StepReader;
 
 /** All functions that are asked of an installation, in the order in which they are proved. */
 public record Catalogue(String id, List<Function> functions) {
-    public Catalogue { functions = List.copyOf(functions); }
+    public Catalogue {
+        functions = List.copyOf(functions);
+    }
 
-    public Optional<Function> find(FunctionId id) { return functions.stream().filter(f -> f.id().equals(id)).findFirst(); }
+    public Optional<Function> find(FunctionId id) {
+        return functions.stream().filter(f -> f.id().equals(id)).findFirst();
+    }
 
     /**
      * Reads a document of kind "functions".
@@ -29,9 +33,11 @@ public record Catalogue(String id, List<Function> functions) {
         Node node = Node.root(tree, faults);
         String id = SheetReader.header(node).id();
         node.only("format", "version", "kind", "id", "name", "source", "functions");
-        List<Function> functions = node.at("functions").list().stream().map(Catalogue::function).toList();
+        List<Function> functions =
+                node.at("functions").list().stream().map(Catalogue::function).toList();
         Set<FunctionId> seen = new HashSet<>();
-        for (Function f : functions) if (!seen.add(f.id())) node.at("functions").fault("has function \"%s\" twice.".formatted(f.id()));
+        for (Function f : functions)
+            if (!seen.add(f.id())) node.at("functions").fault("has function \"%s\" twice.".formatted(f.id()));
         if (functions.isEmpty()) node.at("functions").fault("is missing or empty.");
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Catalogue(id, functions);
@@ -39,17 +45,29 @@ public record Catalogue(String id, List<Function> functions) {
 
     private static Function function(Node node) {
         node.only("function", "name", "group", "ask", "expected", "wish", "scenario");
-        return new Function(new FunctionId(node.at("function").text()), node.at("name").text(), node.at("group").text(), node.at("ask").text(),
-            node.at("expected").text(), node.at("wish").truth(false), node.at("scenario").list().stream().map(Catalogue::scene).toList());
+        return new Function(
+                new FunctionId(node.at("function").text()),
+                node.at("name").text(),
+                node.at("group").text(),
+                node.at("ask").text(),
+                node.at("expected").text(),
+                node.at("wish").truth(false),
+                node.at("scenario").list().stream().map(Catalogue::scene).toList());
     }
 
     private static Function.Scene scene(Node node) {
         node.only("set", "expect");
-        return new Function.Scene(StepReader.step(node.at("set")), node.at("expect").list().stream().flatMap(n -> expect(n).stream()).toList());
+        return new Function.Scene(
+                StepReader.step(node.at("set")),
+                node.at("expect").list().stream()
+                        .flatMap(n -> expect(n).stream())
+                        .toList());
     }
 
     private static Optional<Expect> expect(Node node) {
-        if (node.has("arrives")) return Optional.of(new Expect.Arrives(node.only("arrives", "at").at("arrives").text(), port(node.at("at"))));
+        if (node.has("arrives"))
+            return Optional.of(
+                    new Expect.Arrives(node.only("arrives", "at").at("arrives").text(), port(node.at("at"))));
         if (node.has("shows")) {
             String[] halves = halves(node.only("shows").at("shows"), ":");
             return Optional.of(new Expect.Shows(halves[0], halves[1]));
@@ -57,24 +75,37 @@ public record Catalogue(String id, List<Function> functions) {
         if (node.has("reads")) return Optional.of(reads(node));
         if (node.has("mode")) {
             String[] halves = halves(node.only("mode", "is").at("mode"), "\\.");
-            return Optional.of(new Expect.InMode(halves[0], halves[1], node.at("is").text()));
+            return Optional.of(
+                    new Expect.InMode(halves[0], halves[1], node.at("is").text()));
         }
-        if (node.has("quiet")) return Optional.of(new Expect.Quiet(port(node.only("quiet").at("quiet"))));
+        if (node.has("quiet"))
+            return Optional.of(new Expect.Quiet(port(node.only("quiet").at("quiet"))));
         if (node.has("not")) return expect(node.only("not").at("not")).map(Expect.Not::new);
-        if (node.has("any")) return Optional.of(new Expect.Any(node.only("any").at("any").list().stream().flatMap(n -> expect(n).stream()).toList()));
+        if (node.has("any"))
+            return Optional.of(new Expect.Any(node.only("any").at("any").list().stream()
+                    .flatMap(n -> expect(n).stream())
+                    .toList()));
         node.fault("is nothing to expect; use one of arrives, shows, reads, mode, quiet, not, any.");
         return Optional.empty();
     }
 
     private static Expect reads(Node node) {
         node.only("reads", "at", "min", "max");
-        Expect.Reads.Unit unit = node.at("reads").one(u -> switch (u) {
-            case "volts" -> Optional.of(Expect.Reads.Unit.VOLTS);
-            case "amps" -> Optional.of(Expect.Reads.Unit.AMPS);
-            default -> Optional.empty();
-        }, "volts, amps", Expect.Reads.Unit.VOLTS);
+        Expect.Reads.Unit unit = node.at("reads")
+                .one(
+                        u -> switch (u) {
+                            case "volts" -> Optional.of(Expect.Reads.Unit.VOLTS);
+                            case "amps" -> Optional.of(Expect.Reads.Unit.AMPS);
+                            default -> Optional.empty();
+                        },
+                        "volts, amps",
+                        Expect.Reads.Unit.VOLTS);
         String[] halves = halves(node.at("at"), "\\.");
-        return new Expect.Reads(unit, new TerminalId(halves[0], halves[1]), node.at("min").number(-1000, 1000, -1000), node.at("max").number(-1000, 1000, 1000));
+        return new Expect.Reads(
+                unit,
+                new TerminalId(halves[0], halves[1]),
+                node.at("min").number(-1000, 1000, -1000),
+                node.at("max").number(-1000, 1000, 1000));
     }
 
     private static PortRef port(Node node) {

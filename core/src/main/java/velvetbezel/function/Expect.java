@@ -10,7 +10,10 @@ public sealed interface Expect {
 
     /** A reading of volts against battery minus, or of amps through a terminal, within min and max. */
     record Reads(Unit unit, TerminalId at, double min, double max) implements Expect {
-        public enum Unit { VOLTS, AMPS }
+        public enum Unit {
+            VOLTS,
+            AMPS
+        }
     }
 
     record InMode(String instance, String mode, String is) implements Expect {}
@@ -23,6 +26,8 @@ public sealed interface Expect {
     record Not(Expect expect) implements Expect {}
 
     record Any(List<Expect> expects) implements Expect {
-        public Any { expects = List.copyOf(expects); }
+        public Any {
+            expects = List.copyOf(expects);
+        }
     }
 }

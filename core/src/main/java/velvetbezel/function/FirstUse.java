@@ -38,7 +38,14 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
                 Settled settled = run.in(state, memory);
                 memory = settled.memory();
                 for (String terminal : use.learnAt())
-                    windows.put(instance.id() + "." + terminal, learn(run, state, memory, instance.terminal(terminal), healthy.recipe().vehicle().buttons()));
+                    windows.put(
+                            instance.id() + "." + terminal,
+                            learn(
+                                    run,
+                                    state,
+                                    memory,
+                                    instance.terminal(terminal),
+                                    healthy.recipe().vehicle().buttons()));
             }
         memory = run.in(VehicleState.AT_REST, memory).memory();
         return new FirstUse(new Learned(windows), memory, run.tripped());
@@ -46,12 +53,17 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
 
     private record Reading(String button, double volts) {}
 
-    private static Map<String, Window> learn(Run run, VehicleState state, Memory memory, TerminalId at, List<String> buttons) {
+    private static Map<String, Window> learn(
+            Run run, VehicleState state, Memory memory, TerminalId at, List<String> buttons) {
         List<Reading> readings = new ArrayList<>();
         read(run.in(state.withButtons(Set.of()), memory), at, "", readings);
         for (String button : buttons) read(run.in(state.withButtons(Set.of(button)), memory), at, button, readings);
         readings.sort((a, b) -> Double.compare(a.volts, b.volts));
-        double idle = readings.stream().filter(r -> r.button.isEmpty()).mapToDouble(Reading::volts).findFirst().orElse(Double.NaN);
+        double idle = readings.stream()
+                .filter(r -> r.button.isEmpty())
+                .mapToDouble(Reading::volts)
+                .findFirst()
+                .orElse(Double.NaN);
         Map<String, Window> windows = new HashMap<>();
         for (int i = 0; i < readings.size(); i++) {
             Reading r = readings.get(i);

@@ -10,11 +10,16 @@ import velvetbezel.sheet.Step;
  * @param expected what a person then sees or hears
  * @param wish     whether customers are asked about it at arrival
  */
-public record Function(FunctionId id, String name, String group, String ask, String expected, boolean wish, List<Scene> scenario) {
-    public Function { scenario = List.copyOf(scenario); }
+public record Function(
+        FunctionId id, String name, String group, String ask, String expected, boolean wish, List<Scene> scenario) {
+    public Function {
+        scenario = List.copyOf(scenario);
+    }
 
     /** One step of the scenario. */
     public record Scene(Step set, List<Expect> expects) {
-        public Scene { expects = List.copyOf(expects); }
+        public Scene {
+            expects = List.copyOf(expects);
+        }
     }
 }

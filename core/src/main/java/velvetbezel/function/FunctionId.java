@@ -2,5 +2,8 @@ package velvetbezel.function;
 
 /** Names a function of the catalogue. */
 public record FunctionId(String text) {
-    @Override public String toString() { return text; }
+    @Override
+    public String toString() {
+        return text;
+    }
 }

@@ -27,7 +27,8 @@ public final class Outcomes {
     private Outcomes() {}
 
     /** Each function of the catalogue, in its order, for a new installation against the factory one. */
-    public static Map<FunctionId, Outcome> compare(Installation factory, Installation installation, Catalogue catalogue) {
+    public static Map<FunctionId, Outcome> compare(
+            Installation factory, Installation installation, Catalogue catalogue) {
         return new Against(factory, catalogue).outcomes(installation);
     }
 
@@ -46,13 +47,19 @@ public final class Outcomes {
             this.able = new Able(factory);
         }
 
-        public Map<FunctionId, Outcome> outcomes(Installation installation) { return trial(installation).outcomes(); }
+        public Map<FunctionId, Outcome> outcomes(Installation installation) {
+            return trial(installation).outcomes();
+        }
 
         /** An installation that is asked about one function after another; what was run once is kept with it. */
-        public Trial trial(Installation installation) { return new Trial(this, installation); }
+        public Trial trial(Installation installation) {
+            return new Trial(this, installation);
+        }
 
         /** The factory installation knows nothing of what another leaves open. */
-        private Ready reference(Case c) { return readied.computeIfAbsent(c.within(own), k -> Ready.of(factory, factory, k.assumption())); }
+        private Ready reference(Case c) {
+            return readied.computeIfAbsent(c.within(own), k -> Ready.of(factory, factory, k.assumption()));
+        }
     }
 
     /** See {@link Against#trial}. */
@@ -70,24 +77,47 @@ public final class Outcomes {
             this.able = new Able(installation);
         }
 
-        private Ready ready(Case c) { return readied.computeIfAbsent(c, k -> Ready.of(installation, installation, k.assumption())); }
-
-        /** Whether a current limit was passed in any state that was tried so far. */
-        public boolean tripped() { return readied.values().stream().anyMatch(r -> r.trippedBefore() || r.run().tripped()); }
-
-        Map<FunctionId, Outcome> outcomes() {
-            return cases.settle(c -> once(against.reference(c), ready(c), against.catalogue), Outcome::sameFor, Outcome.Unknown::new);
+        private Ready ready(Case c) {
+            return readied.computeIfAbsent(c, k -> Ready.of(installation, installation, k.assumption()));
         }
 
-        /** What becomes of some functions, in one word each: the same as the outcomes, without paths and reasons, and so several times quicker. */
+        /** Whether a current limit was passed in any state that was tried so far. */
+        public boolean tripped() {
+            return readied.values().stream()
+                    .anyMatch(r -> r.trippedBefore() || r.run().tripped());
+        }
+
+        Map<FunctionId, Outcome> outcomes() {
+            return cases.settle(
+                    c -> once(against.reference(c), ready(c), against.catalogue),
+                    Outcome::sameFor,
+                    Outcome.Unknown::new);
+        }
+
+        /**
+         * What becomes of some functions, in one word each: the same as the outcomes, without paths and reasons, and
+         * so several times quicker.
+         */
         public Map<FunctionId, Kind> kinds(Collection<FunctionId> asked) {
-            List<Function> functions = against.catalogue.functions().stream().filter(f -> asked.contains(f.id())).toList();
-            Map<FunctionId, Brief> briefs = cases.settle(c -> {
-                Map<FunctionId, Brief> under = new LinkedHashMap<>();
-                for (Function f : functions)
-                    under.put(f.id(), brief(against.able.of(f) ? Optional.of(against.reference(c).attempt(f)) : Optional.empty(), able.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
-                return under;
-            }, Object::equals, fields -> new Brief(Kind.UNKNOWN, List.of()));
+            List<Function> functions = against.catalogue.functions().stream()
+                    .filter(f -> asked.contains(f.id()))
+                    .toList();
+            Map<FunctionId, Brief> briefs = cases.settle(
+                    c -> {
+                        Map<FunctionId, Brief> under = new LinkedHashMap<>();
+                        for (Function f : functions)
+                            under.put(
+                                    f.id(),
+                                    brief(
+                                            against.able.of(f)
+                                                    ? Optional.of(
+                                                            against.reference(c).attempt(f))
+                                                    : Optional.empty(),
+                                            able.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
+                        return under;
+                    },
+                    Object::equals,
+                    fields -> new Brief(Kind.UNKNOWN, List.of()));
             Map<FunctionId, Kind> kinds = new LinkedHashMap<>();
             briefs.forEach((id, brief) -> kinds.put(id, brief.kind));
             return kinds;
@@ -96,29 +126,52 @@ public final class Outcomes {
 
     /** The same for a faulty installation against its healthy design, whose set-up and learned buttons it has. */
     public static Map<FunctionId, Outcome> faulty(Installation healthy, Installation faulty, Catalogue catalogue) {
-        return Cases.of(MissingFields.in(healthy), faulty).settle(c -> once(Ready.of(healthy, healthy, c.assumption()), Ready.of(healthy, faulty, c.assumption()), catalogue), Outcome::sameFor, Outcome.Unknown::new);
+        return Cases.of(MissingFields.in(healthy), faulty)
+                .settle(
+                        c -> once(
+                                Ready.of(healthy, healthy, c.assumption()),
+                                Ready.of(healthy, faulty, c.assumption()),
+                                catalogue),
+                        Outcome::sameFor,
+                        Outcome.Unknown::new);
     }
 
     /** Which functions an installation fulfils. */
     public static Set<FunctionId> fulfilled(Installation installation, Catalogue catalogue) {
         Ready ready = Ready.of(installation, installation, Assumption.ALL_FIRST);
         Able able = new Able(installation);
-        return catalogue.functions().stream().filter(f -> able.of(f) && ready.attempt(f).fulfilled()).map(Function::id).collect(Collectors.toCollection(LinkedHashSet::new));
+        return catalogue.functions().stream()
+                .filter(f -> able.of(f) && ready.attempt(f).fulfilled())
+                .map(Function::id)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** An installation after first use, ready to be tried. */
-    private record Ready(Run run, Memory memory, boolean trippedBefore, Map<Picture, Paths> paths, Map<FunctionId, Attempt> attempts) {
+    private record Ready(
+            Run run,
+            Memory memory,
+            boolean trippedBefore,
+            Map<Picture, Paths> paths,
+            Map<FunctionId, Attempt> attempts) {
         static Ready of(Installation healthy, Installation tried, Assumption assumption) {
             FirstUse first = FirstUse.of(healthy, assumption);
             boolean sameModes = tried.modes().isEmpty();
             Run run = new Run(tried, first.learned(), assumption);
-            if (sameModes) return new Ready(run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
+            if (sameModes)
+                return new Ready(run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
             Map<String, String> modes = new LinkedHashMap<>(first.memory().modes());
             modes.putAll(tried.modes());
-            return new Ready(run, new Memory(modes, first.memory().inForce()), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
+            return new Ready(
+                    run,
+                    new Memory(modes, first.memory().inForce()),
+                    first.tripped(),
+                    new IdentityHashMap<>(),
+                    new HashMap<>());
         }
 
-        Attempt attempt(Function f) { return attempts.computeIfAbsent(f.id(), id -> new Attempt(f, run, memory)); }
+        Attempt attempt(Function f) {
+            return attempts.computeIfAbsent(f.id(), id -> new Attempt(f, run, memory));
+        }
     }
 
     /** An outcome in a word, and how it changed. */
@@ -134,7 +187,8 @@ public final class Outcomes {
 
     private static Map<FunctionId, Outcome> once(Ready reference, Ready tried, Catalogue catalogue) {
         Map<FunctionId, Outcome> outcomes = new LinkedHashMap<>();
-        for (Function f : catalogue.functions()) outcomes.put(f.id(), outcome(reference.attempt(f), tried.attempt(f), tried.paths()));
+        for (Function f : catalogue.functions())
+            outcomes.put(f.id(), outcome(reference.attempt(f), tried.attempt(f), tried.paths()));
         return outcomes;
     }
 
@@ -150,7 +204,9 @@ public final class Outcomes {
         };
     }
 
-    private static Break why(Attempt reference, Attempt now) { return new Why(now, Optional.of(reference)).explain(); }
+    private static Break why(Attempt reference, Attempt now) {
+        return new Why(now, Optional.of(reference)).explain();
+    }
 
     private static List<Hop> path(Attempt attempt, Map<Picture, Paths> known) {
         Set<Hop> hops = new LinkedHashSet<>();
@@ -165,7 +221,11 @@ public final class Outcomes {
         Set<String> how = new LinkedHashSet<>();
         for (int i = 0; i < now.steps().size(); i++)
             for (Expect e : now.function().scenario().get(i).expects())
-                if (e instanceof Expect.Arrives a) difference(reference.picture(i).arrival(a.at(), a.signal()), now.picture(i).arrival(a.at(), a.signal())).forEach(how::add);
+                if (e instanceof Expect.Arrives a)
+                    difference(
+                                    reference.picture(i).arrival(a.at(), a.signal()),
+                                    now.picture(i).arrival(a.at(), a.signal()))
+                            .forEach(how::add);
         return List.copyOf(how);
     }
 
@@ -174,7 +234,8 @@ public final class Outcomes {
         if (before.isEmpty() || after.isEmpty()) return how;
         if (before.get().reversed() != after.get().reversed()) how.add("polarity reversed");
         double db = after.get().level().value() - before.get().level().value();
-        if (Math.abs(db) > AUDIBLE_DB) how.add("%s by %s dB".formatted(db > 0 ? "louder" : "fainter", Why.number(Math.abs(db))));
+        if (Math.abs(db) > AUDIBLE_DB)
+            how.add("%s by %s dB".formatted(db > 0 ? "louder" : "fainter", Why.number(Math.abs(db))));
         return how;
     }
 }

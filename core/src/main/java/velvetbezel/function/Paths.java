@@ -41,24 +41,38 @@ final class Paths {
 
     /** A conductor or a connection made by a rule, seen from one of its ends. */
     record Edge(TerminalId from, TerminalId to, Optional<Conductor> conductor, Optional<RuleRef> rule, boolean closed) {
-        Hop hop() { return conductor.<Hop>map(c -> new Hop.Over(c.id(), from, to)).orElseGet(() -> new Hop.Through(rule.orElseThrow())); }
+        Hop hop() {
+            return conductor
+                    .<Hop>map(c -> new Hop.Over(c.id(), from, to))
+                    .orElseGet(() -> new Hop.Through(rule.orElseThrow()));
+        }
 
-        private Edge turned() { return new Edge(to, from, conductor, rule, closed); }
+        private Edge turned() {
+            return new Edge(to, from, conductor, rule, closed);
+        }
     }
 
     Paths(Picture picture) {
         this.picture = picture;
         this.installation = picture.installation();
-        for (Conductor c : installation.conductors()) add(new Edge(c.a(), c.b(), Optional.of(c), Optional.empty(), picture.closed(c)));
+        for (Conductor c : installation.conductors())
+            add(new Edge(c.a(), c.b(), Optional.of(c), Optional.empty(), picture.closed(c)));
         for (Instance i : installation.instances())
             for (Rule rule : i.device().rules())
                 for (Effect effect : rule.then())
                     if (effect instanceof Effect.Connect c) {
                         RuleRef ref = new RuleRef(i.id(), rule.id());
-                        add(new Edge(i.terminal(c.a()), i.terminal(c.b()), Optional.empty(), Optional.of(ref), picture.inForce(ref)));
+                        add(new Edge(
+                                i.terminal(c.a()),
+                                i.terminal(c.b()),
+                                Optional.empty(),
+                                Optional.of(ref),
+                                picture.inForce(ref)));
                     }
         eachInForce((i, rule, effect) -> {
-            if (effect instanceof Effect.Drive d) sources.putIfAbsent(i.terminal(d.plus()), new Source(new RuleRef(i.id(), rule.id()), i.terminal(d.minus())));
+            if (effect instanceof Effect.Drive d)
+                sources.putIfAbsent(
+                        i.terminal(d.plus()), new Source(new RuleRef(i.id(), rule.id()), i.terminal(d.minus())));
         });
     }
 
@@ -67,11 +81,16 @@ final class Paths {
         edges.computeIfAbsent(edge.to, k -> new ArrayList<>()).add(edge.turned());
     }
 
-    List<Edge> at(TerminalId id) { return edges.getOrDefault(id, List.of()); }
+    List<Edge> at(TerminalId id) {
+        return edges.getOrDefault(id, List.of());
+    }
 
     /** A terminal named by a function: by its name in the device's rules, or by plug and position. */
     static TerminalId resolve(Installation installation, TerminalId id) {
-        return installation.instance(id.instance()).map(i -> i.terminal(id.name())).orElse(id);
+        return installation
+                .instance(id.instance())
+                .map(i -> i.terminal(id.name()))
+                .orElse(id);
     }
 
     /** Shortest way over closed edges from a terminal to one that is wanted; empty where there is none. */
@@ -82,7 +101,8 @@ final class Paths {
         while (!queue.isEmpty()) {
             TerminalId here = queue.poll();
             if (wanted.test(here)) return Optional.of(back(here, cameBy));
-            for (Edge e : at(here)) if (e.closed && !e.to.equals(from) && cameBy.putIfAbsent(e.to, e) == null) queue.add(e.to);
+            for (Edge e : at(here))
+                if (e.closed && !e.to.equals(from) && cameBy.putIfAbsent(e.to, e) == null) queue.add(e.to);
         }
         return Optional.empty();
     }
@@ -102,16 +122,23 @@ final class Paths {
     }
 
     private void collect(Expect expect, Set<Hop> hops) {
-        if (expect instanceof Expect.Arrives e) picture.arrival(e.at(), e.signal()).ifPresent(a -> arrival(a, hops));
+        if (expect instanceof Expect.Arrives e)
+            picture.arrival(e.at(), e.signal()).ifPresent(a -> arrival(a, hops));
         else if (expect instanceof Expect.Shows e) shows(e, hops);
-        else if (expect instanceof Expect.Any e) e.expects().stream().filter(x -> Attempt.holds(x, picture)).findFirst().ifPresent(x -> collect(x, hops));
+        else if (expect instanceof Expect.Any e)
+            e.expects().stream()
+                    .filter(x -> Attempt.holds(x, picture))
+                    .findFirst()
+                    .ifPresent(x -> collect(x, hops));
         else if (expect instanceof Expect.Reads e && e.min() > 0) supply(resolve(installation, e.at()), hops);
     }
 
     private void shows(Expect.Shows e, Set<Hop> hops) {
         installation.instance(e.instance()).ifPresent(i -> i.device().rules().stream()
-            .filter(r -> r.then().contains(new Effect.Show(e.what())) && picture.inForce(new RuleRef(i.id(), r.id())))
-            .findFirst().ifPresent(r -> rule(i, r, hops)));
+                .filter(r ->
+                        r.then().contains(new Effect.Show(e.what())) && picture.inForce(new RuleRef(i.id(), r.id())))
+                .findFirst()
+                .ifPresent(r -> rule(i, r, hops)));
     }
 
     private void rule(Instance instance, Rule rule, Set<Hop> hops) {
@@ -121,9 +148,15 @@ final class Paths {
 
     private void guard(Instance i, Guard guard, Set<Hop> hops) {
         if (guard instanceof Guard.All all) all.guards().forEach(g -> guard(i, g, hops));
-        else if (guard instanceof Guard.Met met) guard(i, i.device().conditions().get(met.condition()), hops);
-        else if (guard instanceof Guard.Any any) any.guards().stream().filter(g -> picture.holds(i.id(), g)).findFirst().ifPresent(g -> guard(i, g, hops));
-        else if (guard instanceof Guard.Hears h) picture.arrival(new PortRef(i.id(), h.port()), h.signal()).ifPresent(a -> arrival(a, hops));
+        else if (guard instanceof Guard.Met met)
+            guard(i, i.device().conditions().get(met.condition()), hops);
+        else if (guard instanceof Guard.Any any)
+            any.guards().stream()
+                    .filter(g -> picture.holds(i.id(), g))
+                    .findFirst()
+                    .ifPresent(g -> guard(i, g, hops));
+        else if (guard instanceof Guard.Hears h)
+            picture.arrival(new PortRef(i.id(), h.port()), h.signal()).ifPresent(a -> arrival(a, hops));
         else if (guard instanceof Guard.Volts v) {
             if (v.learned().isPresent()) button(i.terminal(v.terminal()), hops);
             else supply(i.terminal(v.terminal()), hops);
@@ -131,11 +164,16 @@ final class Paths {
         }
     }
 
-    private void ground(TerminalId from, Set<Hop> hops) { toGround.computeIfAbsent(from, t -> way(t, GROUND::equals)).ifPresent(hops::addAll); }
+    private void ground(TerminalId from, Set<Hop> hops) {
+        toGround.computeIfAbsent(from, t -> way(t, GROUND::equals)).ifPresent(hops::addAll);
+    }
 
     private void arrival(Arrival a, Set<Hop> hops) {
         a.before().ifPresent(b -> arrival(b, hops));
-        installation.instance(a.sentBy().instance()).ifPresent(i -> i.device().rules().stream().filter(r -> r.id().equals(a.sentBy().rule())).findFirst().ifPresent(r -> rule(i, r, hops)));
+        installation.instance(a.sentBy().instance()).ifPresent(i -> i.device().rules().stream()
+                .filter(r -> r.id().equals(a.sentBy().rule()))
+                .findFirst()
+                .ifPresent(r -> rule(i, r, hops)));
         a.sentFrom().ifPresent(from -> legs(from, a.at(), hops));
     }
 
@@ -148,7 +186,9 @@ final class Paths {
     List<TerminalId> terminals(PortRef ref) {
         List<TerminalId> ends = new ArrayList<>();
         installation.instance(ref.instance()).ifPresent(i -> {
-            Optional<Port> port = i.device().ports().stream().filter(p -> p.id().equals(ref.port())).findFirst();
+            Optional<Port> port = i.device().ports().stream()
+                    .filter(p -> p.id().equals(ref.port()))
+                    .findFirst();
             port.flatMap(Port::plus).ifPresent(t -> ends.add(i.terminal(t)));
             port.flatMap(Port::minus).ifPresent(t -> ends.add(i.terminal(t)));
         });
@@ -175,7 +215,9 @@ final class Paths {
 
     private void guardOf(RuleRef ref, Set<Hop> hops) {
         if (!followed.add(ref)) return;
-        installation.instance(ref.instance()).ifPresent(i -> i.device().rules().stream().filter(r -> r.id().equals(ref.rule())).forEach(r -> guard(i, r.when(), hops)));
+        installation.instance(ref.instance()).ifPresent(i -> i.device().rules().stream()
+                .filter(r -> r.id().equals(ref.rule()))
+                .forEach(r -> guard(i, r.when(), hops)));
     }
 
     /** From the input that reads a ladder to the button pressed, and from there to ground. */
@@ -193,11 +235,14 @@ final class Paths {
         return guard instanceof Guard.State s && s.field() == StateField.BUTTONS;
     }
 
-    private interface InForce { void of(Instance instance, Rule rule, Effect effect); }
+    private interface InForce {
+        void of(Instance instance, Rule rule, Effect effect);
+    }
 
     private void eachInForce(InForce use) {
         for (Instance i : installation.instances())
             for (Rule rule : i.device().rules())
-                if (picture.inForce(new RuleRef(i.id(), rule.id()))) rule.then().forEach(effect -> use.of(i, rule, effect));
+                if (picture.inForce(new RuleRef(i.id(), rule.id())))
+                    rule.then().forEach(effect -> use.of(i, rule, effect));
     }
 }

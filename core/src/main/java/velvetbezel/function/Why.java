@@ -53,7 +53,9 @@ final class Why {
         this.paths = new Paths(picture);
     }
 
-    Break explain() { return expect(attempt.failed()); }
+    Break explain() {
+        return expect(attempt.failed());
+    }
 
     private Break expect(Expect expect) {
         if (expect instanceof Expect.Arrives e) return arrival(e.at(), e.signal());
@@ -61,35 +63,62 @@ final class Why {
         if (expect instanceof Expect.Reads e) return reads(e);
         if (expect instanceof Expect.InMode e) return mode(e.instance(), e.mode(), e.is());
         if (expect instanceof Expect.Not e) return stillThere(e.expect());
-        if (expect instanceof Expect.Quiet e) return new Break(e.at().toString(), "There is noise at the " + labels.device(e.at().instance()) + ": a ground that carries other currents.", Optional.empty(), Optional.of(new Need.Ability("a ground-loop isolator")));
+        if (expect instanceof Expect.Quiet e)
+            return new Break(
+                    e.at().toString(),
+                    "There is noise at the " + labels.device(e.at().instance())
+                            + ": a ground that carries other currents.",
+                    Optional.empty(),
+                    Optional.of(new Need.Ability("a ground-loop isolator")));
         List<Expect> branches = ((Expect.Any) expect).expects();
-        Expect used = reference.filter(Attempt::fulfilled).flatMap(r -> branches.stream().filter(b -> Attempt.holds(b, r.picture(attempt.failedStep()))).findFirst()).orElse(branches.get(0));
+        Expect used = reference
+                .filter(Attempt::fulfilled)
+                .flatMap(r -> branches.stream()
+                        .filter(b -> Attempt.holds(b, r.picture(attempt.failedStep())))
+                        .findFirst())
+                .orElse(branches.get(0));
         return expect(used);
     }
 
     private Break shows(Expect.Shows e) {
         Optional<Instance> device = installation.instance(e.instance());
         if (device.isEmpty()) return ability(e.instance(), "This car has no " + e.instance() + ".", e.what());
-        List<Rule> rules = device.get().device().rules().stream().filter(r -> r.then().contains(new Effect.Show(e.what()))).toList();
-        if (rules.isEmpty()) return ability(e.instance(), "%s cannot do this: %s.".formatted(device.get().device().name(), e.what()), e.what());
+        List<Rule> rules = device.get().device().rules().stream()
+                .filter(r -> r.then().contains(new Effect.Show(e.what())))
+                .toList();
+        if (rules.isEmpty())
+            return ability(
+                    e.instance(),
+                    "%s cannot do this: %s.".formatted(device.get().device().name(), e.what()),
+                    e.what());
         return telling(rules.stream().map(r -> rule(device.get(), r)).toList()).orElseThrow();
     }
 
     /** Of several reasons the first whose way ends at something that can be mended. */
     private static Optional<Break> telling(List<Break> found) {
-        return found.stream().filter(b -> b.need().isPresent() || b.conductor().isPresent()).findFirst().or(() -> found.stream().findFirst());
+        return found.stream()
+                .filter(b -> b.need().isPresent() || b.conductor().isPresent())
+                .findFirst()
+                .or(() -> found.stream().findFirst());
     }
 
     private static Break ability(String at, String why, String what) {
-        return new Break(at, why, Optional.empty(), Optional.of(new Need.Ability("a radio or part that can do this: " + what)));
+        return new Break(
+                at, why, Optional.empty(), Optional.of(new Need.Ability("a radio or part that can do this: " + what)));
     }
 
     private Break reads(Expect.Reads e) {
         TerminalId at = Paths.resolve(installation, e.at());
         Optional<Double> reading = Attempt.reading(e, picture);
         String unit = e.unit() == Expect.Reads.Unit.AMPS ? "A" : "V";
-        String found = reading.map(r -> "%s carries %s %s".formatted(sentence(labels.terminal(at)), number(r), unit)).orElse(sentence(labels.terminal(at)) + " is not connected");
-        if (reading.filter(r -> r > e.max()).isPresent()) return new Break(at.toString(), found + ", more than " + number(e.max()) + " " + unit + ".", Optional.empty(), Optional.empty());
+        String found = reading.map(r -> "%s carries %s %s".formatted(sentence(labels.terminal(at)), number(r), unit))
+                .orElse(sentence(labels.terminal(at)) + " is not connected");
+        if (reading.filter(r -> r > e.max()).isPresent())
+            return new Break(
+                    at.toString(),
+                    found + ", more than " + number(e.max()) + " " + unit + ".",
+                    Optional.empty(),
+                    Optional.empty());
         return seek(at, found + ", needs " + number(e.min()) + " " + unit + ".");
     }
 
@@ -99,75 +128,144 @@ final class Why {
             Optional<Break> entered = enteredBefore(e);
             if (entered.isPresent()) return entered.get();
             List<Hop> way = paths.of(e);
-            Optional<Conductor> joint = way.stream().filter(Hop.Over.class::isInstance).map(h -> ((Hop.Over) h).conductor()).flatMap(id -> installation.conductor(id).stream())
-                .filter(c -> c.kind() == Conductor.Kind.LEG).findFirst();
+            Optional<Conductor> joint = way.stream()
+                    .filter(Hop.Over.class::isInstance)
+                    .map(h -> ((Hop.Over) h).conductor())
+                    .flatMap(id -> installation.conductor(id).stream())
+                    .filter(c -> c.kind() == Conductor.Kind.LEG)
+                    .findFirst();
             String device = labels.device(e.instance());
-            return new Break(e.instance(), "%s goes on showing \"%s\"%s.".formatted(device, e.what(), joint.map(j -> ": it is fed through " + labels.conductor(j)).orElse("")), joint.map(Conductor::id), Optional.empty());
+            return new Break(
+                    e.instance(),
+                    "%s goes on showing \"%s\"%s."
+                            .formatted(
+                                    device,
+                                    e.what(),
+                                    joint.map(j -> ": it is fed through " + labels.conductor(j))
+                                            .orElse("")),
+                    joint.map(Conductor::id),
+                    Optional.empty());
         }
-        if (expect instanceof Expect.Arrives e) return new Break(e.at().toString(), "%s still arrives at the %s.".formatted(sentence(e.signal()), labels.device(e.at().instance())), Optional.empty(), Optional.empty());
-        if (expect instanceof Expect.Reads e) return new Break(e.at().toString(), "%s still reads %s.".formatted(sentence(labels.terminal(Paths.resolve(installation, e.at()))),
-            Attempt.reading(e, picture).map(Why::number).orElse("nothing")), Optional.empty(), Optional.empty());
+        if (expect instanceof Expect.Arrives e)
+            return new Break(
+                    e.at().toString(),
+                    "%s still arrives at the %s.".formatted(sentence(e.signal()), labels.device(e.at().instance())),
+                    Optional.empty(),
+                    Optional.empty());
+        if (expect instanceof Expect.Reads e)
+            return new Break(
+                    e.at().toString(),
+                    "%s still reads %s."
+                            .formatted(
+                                    sentence(labels.terminal(Paths.resolve(installation, e.at()))),
+                                    Attempt.reading(e, picture).map(Why::number).orElse("nothing")),
+                    Optional.empty(),
+                    Optional.empty());
         return new Break("state", "What should have ended goes on.", Optional.empty(), Optional.empty());
     }
 
     /** A screen that hangs on a mode is explained by what entered the mode. */
     private Optional<Break> enteredBefore(Expect.Shows e) {
-        return installation.instance(e.instance()).stream().flatMap(i -> i.device().rules().stream())
-            .filter(r -> r.then().contains(new Effect.Show(e.what())) && picture.inForce(new RuleRef(e.instance(), r.id())))
-            .flatMap(r -> modes(r.when()).stream()).flatMap(m -> change(e.instance() + "." + m.name()).stream())
-            .map(c -> entered(e.instance(), c)).findFirst();
+        return installation.instance(e.instance()).stream()
+                .flatMap(i -> i.device().rules().stream())
+                .filter(r -> r.then().contains(new Effect.Show(e.what()))
+                        && picture.inForce(new RuleRef(e.instance(), r.id())))
+                .flatMap(r -> modes(r.when()).stream())
+                .flatMap(m -> change(e.instance() + "." + m.name()).stream())
+                .map(c -> entered(e.instance(), c))
+                .findFirst();
     }
 
     private static List<Guard.Mode> modes(Guard guard) {
         if (guard instanceof Guard.Mode m) return List.of(m);
-        return guard instanceof Guard.All all ? all.guards().stream().flatMap(g -> modes(g).stream()).toList() : List.of();
+        return guard instanceof Guard.All all
+                ? all.guards().stream().flatMap(g -> modes(g).stream()).toList()
+                : List.of();
     }
 
     /** The last time a mode was entered in the steps so far. */
     private Optional<ModeChange> change(String mode) {
-        return attempt.steps().subList(0, attempt.failedStep() + 1).stream().map(Settled::changes).flatMap(List::stream)
-            .filter(c -> c.mode().equals(mode)).reduce((first, second) -> second);
+        return attempt.steps().subList(0, attempt.failedStep() + 1).stream()
+                .map(Settled::changes)
+                .flatMap(List::stream)
+                .filter(c -> c.mode().equals(mode))
+                .reduce((first, second) -> second);
     }
 
     private Break rule(Instance device, Rule rule) {
-        if (!asked.add(device.id() + "/" + rule.id())) return new Break(device.id(), labels.device(device.id()) + " waits for itself.", Optional.empty(), Optional.empty());
-        return guard(device, rule.when()).orElseGet(() -> new Break(new RuleRef(device.id(), rule.id()).toString(),
-            "%s does not work.".formatted(labels.device(device.id())), Optional.empty(), Optional.empty()));
+        if (!asked.add(device.id() + "/" + rule.id()))
+            return new Break(
+                    device.id(), labels.device(device.id()) + " waits for itself.", Optional.empty(), Optional.empty());
+        return guard(device, rule.when())
+                .orElseGet(() -> new Break(
+                        new RuleRef(device.id(), rule.id()).toString(),
+                        "%s does not work.".formatted(labels.device(device.id())),
+                        Optional.empty(),
+                        Optional.empty()));
     }
 
     /** The first part of a guard that does not hold. */
     private Optional<Break> guard(Instance device, Guard guard) {
         if (picture.holds(device.id(), guard)) return Optional.empty();
-        if (guard instanceof Guard.All all) return all.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
-        if (guard instanceof Guard.Met met) return guard(device, device.device().conditions().get(met.condition()));
-        if (guard instanceof Guard.Any any) return any.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
+        if (guard instanceof Guard.All all)
+            return all.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
+        if (guard instanceof Guard.Met met)
+            return guard(device, device.device().conditions().get(met.condition()));
+        if (guard instanceof Guard.Any any)
+            return any.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
         if (guard instanceof Guard.Volts v) return Optional.of(volts(device, v));
         if (guard instanceof Guard.Hears h) return Optional.of(arrival(new PortRef(device.id(), h.port()), h.signal()));
         if (guard instanceof Guard.Mode m) return Optional.of(mode(device.id(), m.name(), m.is()));
         String name = labels.device(device.id());
-        String why = guard instanceof Guard.Setting s ? "%s is set to %s = %s, and needs %s.".formatted(name, s.name(), picture.setting(device.id(), s.name()).orElse("nothing"), s.is())
-            : guard instanceof Guard.State s ? "%s works only with %s %s.".formatted(name, s.field().label(), String.join(" or ", s.values()))
-            : guard instanceof Guard.Placed p ? "%s is misplaced: %s.".formatted(name, p.name())
-            : name + " is held back by a condition that does not hold here.";
+        String why = guard instanceof Guard.Setting s
+                ? "%s is set to %s = %s, and needs %s."
+                        .formatted(
+                                name,
+                                s.name(),
+                                picture.setting(device.id(), s.name()).orElse("nothing"),
+                                s.is())
+                : guard instanceof Guard.State s
+                        ? "%s works only with %s %s."
+                                .formatted(name, s.field().label(), String.join(" or ", s.values()))
+                        : guard instanceof Guard.Placed p
+                                ? "%s is misplaced: %s.".formatted(name, p.name())
+                                : name + " is held back by a condition that does not hold here.";
         return Optional.of(new Break(device.id(), why, Optional.empty(), Optional.empty()));
     }
 
     private Break volts(Instance device, Guard.Volts v) {
         TerminalId at = device.terminal(v.terminal());
         TerminalId of = device.terminal(v.of());
-        if (picture.at(of).reading().isEmpty()) return seek(of, sentence(labels.terminal(of)) + " has no way to ground.");
+        if (picture.at(of).reading().isEmpty())
+            return seek(of, sentence(labels.terminal(of)) + " has no way to ground.");
         Optional<Volts> reading = picture.between(at, of).reading();
-        String found = sentence(labels.terminal(at)) + reading.map(r -> " reads " + number(r.value()) + " V").orElse(" is not connected");
+        String found = sentence(labels.terminal(at))
+                + reading.map(r -> " reads " + number(r.value()) + " V").orElse(" is not connected");
         if (v.learned().isPresent()) return learned(device, v, at, found);
-        Optional<Quantity> max = v.max().filter(m -> reading.filter(r -> r.value() > m.at(picture.state(), false)).isPresent());
-        if (max.isPresent()) return tooHigh(at, found + ", more than the " + number(max.get().at(picture.state(), false)) + " V allowed.");
-        return seek(at, found + v.min().map(m -> ", needs " + number(m.at(picture.state(), false)) + " V").orElse("") + ".");
+        Optional<Quantity> max = v.max().filter(m -> reading.filter(r -> r.value() > m.at(picture.state(), false))
+                .isPresent());
+        if (max.isPresent())
+            return tooHigh(
+                    at, found + ", more than the " + number(max.get().at(picture.state(), false)) + " V allowed.");
+        return seek(
+                at,
+                found
+                        + v.min()
+                                .map(m -> ", needs " + number(m.at(picture.state(), false)) + " V")
+                                .orElse("") + ".");
     }
 
-    /** What should be pulled to ground and is not: where its wire ends at the car's plug, something is missing there. */
+    /**
+     * What should be pulled to ground and is not: where its wire ends at the car's plug, something is missing there.
+     */
     private Break tooHigh(TerminalId at, String found) {
         Reach reach = reach(at);
-        boolean ends = reach.ends.stream().filter(t -> t.instance().equals(Builder.CAR)).anyMatch(t -> installation.terminal(t).flow() == Flow.SHARES && paths.at(t).stream().noneMatch(e -> e.conductor().filter(c -> c.kind() == Conductor.Kind.CONTACT).isPresent()));
+        boolean ends = reach.ends.stream()
+                .filter(t -> t.instance().equals(Builder.CAR))
+                .anyMatch(t -> installation.terminal(t).flow() == Flow.SHARES
+                        && paths.at(t).stream().noneMatch(e -> e.conductor()
+                                .filter(c -> c.kind() == Conductor.Kind.CONTACT)
+                                .isPresent()));
         return ends ? deadEnd(reach, found) : new Break(at.toString(), found, Optional.empty(), Optional.empty());
     }
 
@@ -175,8 +273,12 @@ final class Why {
         Optional<Break> open = openOnTheWay(at);
         if (open.isPresent()) return open.get();
         if (paths.at(at).isEmpty()) return seek(at, "Nothing is connected to " + labels.terminal(at) + ".");
-        return new Break(at.toString(), "%s with \"%s\" pressed, which %s did not learn to tell from the others.".formatted(found, v.learned().orElseThrow(), labels.device(device.id())),
-            Optional.empty(), Optional.of(new Need.Lead(LeadRole.STEERING_1)));
+        return new Break(
+                at.toString(),
+                "%s with \"%s\" pressed, which %s did not learn to tell from the others."
+                        .formatted(found, v.learned().orElseThrow(), labels.device(device.id())),
+                Optional.empty(),
+                Optional.of(new Need.Lead(LeadRole.STEERING_1)));
     }
 
     private Break mode(String instance, String mode, String wanted) {
@@ -184,68 +286,112 @@ final class Why {
         Optional<ModeChange> change = change(key);
         if (change.isPresent()) return entered(instance, change.get());
         Optional<Instance> device = installation.instance(instance);
-        Optional<Rule> enters = device.flatMap(i -> i.device().rules().stream().filter(r -> r.then().contains(new Effect.Enter(mode, wanted))).findFirst());
+        Optional<Rule> enters = device.flatMap(i -> i.device().rules().stream()
+                .filter(r -> r.then().contains(new Effect.Enter(mode, wanted)))
+                .findFirst());
         if (enters.isPresent()) return rule(device.get(), enters.get());
-        return new Break(key, "%s is in %s = %s and never enters %s.".formatted(labels.device(instance), mode, picture.modes().getOrDefault(key, "nothing"), wanted), Optional.empty(), Optional.empty());
+        return new Break(
+                key,
+                "%s is in %s = %s and never enters %s."
+                        .formatted(
+                                labels.device(instance), mode, picture.modes().getOrDefault(key, "nothing"), wanted),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** A mode was entered earlier: say when, and follow the supply whose absence did it. */
     private Break entered(String instance, ModeChange change) {
-        Picture then = attempt.steps().stream().filter(s -> s.changes().contains(change)).findFirst().orElseThrow().picture();
+        Picture then = attempt.steps().stream()
+                .filter(s -> s.changes().contains(change))
+                .findFirst()
+                .orElseThrow()
+                .picture();
         Rule rule = then.rule(change.by()).orElseThrow();
         Instance device = installation.instance(instance).orElseThrow();
-        String when = "%s entered %s = %s with key %s".formatted(labels.device(instance), change.mode().substring(instance.length() + 1), change.value(), change.in().word(StateField.KEY));
+        String when = "%s entered %s = %s with key %s"
+                .formatted(
+                        labels.device(instance),
+                        change.mode().substring(instance.length() + 1),
+                        change.value(),
+                        change.in().word(StateField.KEY));
         Optional<TerminalId> watched = watched(rule.when()).map(device::terminal);
         if (watched.isEmpty()) return new Break(change.by().toString(), when + ".", Optional.empty(), Optional.empty());
-        String reading = then.at(watched.get()).reading().map(r -> " reads " + number(r.value()) + " V").orElse(" is not connected");
+        String reading = then.at(watched.get())
+                .reading()
+                .map(r -> " reads " + number(r.value()) + " V")
+                .orElse(" is not connected");
         Break sought = seek(watched.get(), when + ", where " + labels.terminal(watched.get()) + reading + ".");
         return new Break(sought.at(), sought.why(), sought.conductor().or(() -> legAt(watched.get())), sought.need());
     }
 
     private Optional<ConductorId> legAt(TerminalId lead) {
-        return paths.at(lead).stream().flatMap(e -> e.conductor().stream()).filter(c -> c.kind() == Conductor.Kind.LEG).map(Conductor::id).findFirst();
+        return paths.at(lead).stream()
+                .flatMap(e -> e.conductor().stream())
+                .filter(c -> c.kind() == Conductor.Kind.LEG)
+                .map(Conductor::id)
+                .findFirst();
     }
 
     private static Optional<String> watched(Guard guard) {
         if (guard instanceof Guard.Volts v) return Optional.of(v.terminal());
         if (guard instanceof Guard.Not n) return watched(n.guard());
-        return guard instanceof Guard.All all ? all.guards().stream().flatMap(g -> watched(g).stream()).findFirst() : Optional.empty();
+        return guard instanceof Guard.All all
+                ? all.guards().stream().flatMap(g -> watched(g).stream()).findFirst()
+                : Optional.empty();
     }
 
     // --- arrivals
 
     private Break arrival(PortRef port, String signal) {
-        Optional<Arrival> faint = picture.faint().stream().filter(a -> a.at().equals(port) && a.signal().equals(signal)).findFirst();
-        if (faint.isPresent()) return new Break(port.toString(), "The signal \"%s\" arrives at the %s too weak, at %s dB.".formatted(signal, labels.device(port.instance()), number(faint.get().level().value())),
-            Optional.empty(), Optional.empty());
-        if (!asked.add(port + " " + signal)) return new Break(port.toString(), sentence(signal) + " goes in a circle.", Optional.empty(), Optional.empty());
+        Optional<Arrival> faint = picture.faint().stream()
+                .filter(a -> a.at().equals(port) && a.signal().equals(signal))
+                .findFirst();
+        if (faint.isPresent())
+            return new Break(
+                    port.toString(),
+                    "The signal \"%s\" arrives at the %s too weak, at %s dB."
+                            .formatted(
+                                    signal,
+                                    labels.device(port.instance()),
+                                    number(faint.get().level().value())),
+                    Optional.empty(),
+                    Optional.empty());
+        if (!asked.add(port + " " + signal))
+            return new Break(
+                    port.toString(), sentence(signal) + " goes in a circle.", Optional.empty(), Optional.empty());
         Optional<Instance> device = installation.instance(port.instance());
-        Optional<Port> found = device.flatMap(i -> i.device().ports().stream().filter(p -> p.id().equals(port.port())).findFirst());
+        Optional<Port> found = device.flatMap(i -> i.device().ports().stream()
+                .filter(p -> p.id().equals(port.port()))
+                .findFirst());
         if (found.isEmpty()) return ability(port.instance(), "There is no %s here.".formatted(port.instance()), signal);
         return alongReference(port, signal).orElseGet(() -> back(device.get(), found.get(), signal));
     }
 
     /** Where every device of the reference's way is still here, the way is walked from its source. */
     private Optional<Break> alongReference(PortRef port, String signal) {
-        Optional<Arrival> then = reference.filter(Attempt::fulfilled).flatMap(r -> r.picture(attempt.failedStep()).arrival(port, signal));
+        Optional<Arrival> then = reference.filter(Attempt::fulfilled).flatMap(r -> r.picture(attempt.failedStep())
+                .arrival(port, signal));
         if (then.isEmpty()) return Optional.empty();
         List<Arrival> chain = new ArrayList<>();
         for (Optional<Arrival> a = then; a.isPresent(); a = a.get().before()) chain.add(0, a.get());
-        if (!chain.stream().allMatch(a -> same(a.at().instance()) && same(a.sentBy().instance()))) return Optional.empty();
+        if (!chain.stream()
+                .allMatch(a -> same(a.at().instance()) && same(a.sentBy().instance()))) return Optional.empty();
         for (Arrival a : chain) {
             Instance sender = installation.instance(a.sentBy().instance()).orElseThrow();
             if (!picture.inForce(a.sentBy())) {
                 Optional<Rule> rule = picture.rule(a.sentBy());
                 if (rule.isPresent()) return Optional.of(rule(sender, rule.get()));
             }
-            if (picture.arrival(a.at(), signal).isEmpty()) return a.sentFrom().flatMap(from -> brokenBetween(from, a.at()));
+            if (picture.arrival(a.at(), signal).isEmpty())
+                return a.sentFrom().flatMap(from -> brokenBetween(from, a.at()));
         }
         return Optional.empty();
     }
 
     private boolean same(String instance) {
         Optional<Instance> now = installation.instance(instance);
-        Optional<Instance> then = reference.orElseThrow().picture(0).installation().instance(instance);
+        Optional<Instance> then =
+                reference.orElseThrow().picture(0).installation().instance(instance);
         return now.isPresent() && then.isPresent() && now.get().sameAs(then.get());
     }
 
@@ -255,15 +401,22 @@ final class Why {
         Installation then = reference.orElseThrow().picture(0).installation();
         for (Hop hop : hops) {
             if (hop instanceof Hop.Through t && !picture.inForce(t.rule()))
-                return Optional.of(rule(installation.instance(t.rule().instance()).orElseThrow(), picture.rule(t.rule()).orElseThrow()));
+                return Optional.of(rule(
+                        installation.instance(t.rule().instance()).orElseThrow(),
+                        picture.rule(t.rule()).orElseThrow()));
             if (!(hop instanceof Hop.Over over)) continue;
             Optional<Conductor> now = installation.conductor(over.conductor());
             Conductor before = then.conductor(over.conductor()).orElseThrow();
-            boolean moved = now.isPresent() && !(now.get().a().equals(before.a()) && now.get().b().equals(before.b()));
+            boolean moved = now.isPresent()
+                    && !(now.get().a().equals(before.a()) && now.get().b().equals(before.b()));
             if (now.isEmpty() && before.kind() == Conductor.Kind.CONTACT) return Optional.of(unmated(before, then));
             if (now.isEmpty() || moved || !picture.closed(now.get())) {
                 String what = sentence(labels.conductor(before));
-                return Optional.of(new Break(over.conductor().text(), what + (moved ? " goes to another place." : " is open."), Optional.of(over.conductor()), Optional.empty()));
+                return Optional.of(new Break(
+                        over.conductor().text(),
+                        what + (moved ? " goes to another place." : " is open."),
+                        Optional.of(over.conductor()),
+                        Optional.empty()));
             }
         }
         return Optional.empty();
@@ -272,47 +425,73 @@ final class Why {
     private Break unmated(Conductor before, Installation then) {
         Terminal end = then.terminal(before.a());
         String what = new Labels(then).terminal(end.id());
-        return new Break(end.id().toString(), "Nothing takes up %s: its plug has no partner here.".formatted(what), Optional.empty(), end.role().map(Need.Lead::new));
+        return new Break(
+                end.id().toString(),
+                "Nothing takes up %s: its plug has no partner here.".formatted(what),
+                Optional.empty(),
+                end.role().map(Need.Lead::new));
     }
 
     /** From the target backwards over conductors and connections, open or not. */
     private Break back(Instance device, Port port, String signal) {
         PortRef ref = new PortRef(device.id(), port.id());
-        if (port.medium() == Medium.INTERNAL) return sender(device, port, signal).orElseGet(() -> ability(device.id(), "Nothing in %s makes %s.".formatted(device.device().name(), signal), signal));
+        if (port.medium() == Medium.INTERNAL)
+            return sender(device, port, signal)
+                    .orElseGet(() -> ability(
+                            device.id(),
+                            "Nothing in %s makes %s.".formatted(device.device().name(), signal),
+                            signal));
         TerminalId start = device.terminal(port.plus().orElseThrow());
         Reach reach = reach(start);
         for (TerminalId end : reach.ends)
             for (Instance i : installation.instances())
                 for (Port p : i.device().ports()) {
-                    if (!p.sends() || p.medium() != port.medium() || new PortRef(i.id(), p.id()).equals(ref) || p.plus().isEmpty()) continue;
-                    if (!i.terminal(p.plus().get()).equals(end) && p.minus().filter(m -> i.terminal(m).equals(end)).isEmpty()) continue;
+                    if (!p.sends()
+                            || p.medium() != port.medium()
+                            || new PortRef(i.id(), p.id()).equals(ref)
+                            || p.plus().isEmpty()) continue;
+                    if (!i.terminal(p.plus().get()).equals(end)
+                            && p.minus().filter(m -> i.terminal(m).equals(end)).isEmpty()) continue;
                     Optional<Break> senderFault = sender(i, p, signal);
                     if (senderFault.isPresent()) return senderFault.get();
                 }
         if (reach.open.isPresent()) return open(reach.open.get());
-        Optional<Break> minus = port.minus().map(m -> reach(device.terminal(m))).flatMap(r -> r.open).map(this::open);
-        return minus.orElseGet(() -> deadEnd(reach, "The signal \"%s\" does not reach the %s.".formatted(signal, device.device().name())));
+        Optional<Break> minus = port.minus()
+                .map(m -> reach(device.terminal(m)))
+                .flatMap(r -> r.open)
+                .map(this::open);
+        return minus.orElseGet(() -> deadEnd(
+                reach,
+                "The signal \"%s\" does not reach the %s."
+                        .formatted(signal, device.device().name())));
     }
 
     /**
      * Why a port that could send the signal does not; empty where it does, or never would. Of several rules that
-     * could send it, those in force are followed first, and the one counts whose way ends at something that can be mended.
+     * could send it, those in force are followed first, and the one counts whose way ends at something that can be
+     * mended.
      */
     private Optional<Break> sender(Instance i, Port out, String signal) {
         List<Break> found = new ArrayList<>();
         for (boolean inForce : new boolean[] {true, false})
             for (Rule rule : i.device().rules())
-                if (picture.inForce(new RuleRef(i.id(), rule.id())) == inForce) for (Effect effect : rule.then()) silent(i, rule, effect, out, signal).ifPresent(found::add);
+                if (picture.inForce(new RuleRef(i.id(), rule.id())) == inForce)
+                    for (Effect effect : rule.then())
+                        silent(i, rule, effect, out, signal).ifPresent(found::add);
         return telling(found);
     }
 
     private Optional<Break> silent(Instance i, Rule rule, Effect effect, Port out, String signal) {
-        boolean emits = effect instanceof Effect.Emit e && e.port().equals(out.id()) && e.signal().equals(signal);
+        boolean emits = effect instanceof Effect.Emit e
+                && e.port().equals(out.id())
+                && e.signal().equals(signal);
         boolean carries = effect instanceof Effect.Carry c && c.out().equals(out.id());
         if (!emits && !carries) return Optional.empty();
         if (!picture.inForce(new RuleRef(i.id(), rule.id()))) return Optional.of(rule(i, rule));
         PortRef in = effect instanceof Effect.Carry c ? new PortRef(i.id(), c.in()) : null;
-        return in != null && picture.arrival(in, signal).isEmpty() ? Optional.of(arrival(in, signal)) : Optional.empty();
+        return in != null && picture.arrival(in, signal).isEmpty()
+                ? Optional.of(arrival(in, signal))
+                : Optional.empty();
     }
 
     // --- supplies
@@ -332,7 +511,9 @@ final class Why {
         return new Reach(List.copyOf(seen), open);
     }
 
-    private Optional<Break> openOnTheWay(TerminalId at) { return reach(at).open.map(this::open); }
+    private Optional<Break> openOnTheWay(TerminalId at) {
+        return reach(at).open.map(this::open);
+    }
 
     private Break seek(TerminalId at, String found) {
         Reach reach = reach(at);
@@ -344,24 +525,40 @@ final class Why {
     private Break open(Paths.Edge edge) {
         if (edge.conductor().isPresent()) {
             Conductor c = edge.conductor().get();
-            return new Break(c.id().text(), sentence(labels.conductor(c)) + " is open.", Optional.of(c.id()), Optional.empty());
+            return new Break(
+                    c.id().text(), sentence(labels.conductor(c)) + " is open.", Optional.of(c.id()), Optional.empty());
         }
         RuleRef ref = edge.rule().orElseThrow();
-        return rule(installation.instance(ref.instance()).orElseThrow(), picture.rule(ref).orElseThrow());
+        return rule(
+                installation.instance(ref.instance()).orElseThrow(),
+                picture.rule(ref).orElseThrow());
     }
 
     /** Conductors end without a source: the need is the role of the lead where they end. */
     private Break deadEnd(Reach reach, String found) {
-        Optional<Terminal> end = reach.ends.stream().filter(t -> t.instance().equals(Builder.CAR)).map(installation::terminal).filter(t -> t.role().isPresent()).findFirst()
-            .or(() -> reach.ends.stream().map(installation::terminal).filter(t -> t != null && t.role().isPresent()).findFirst());
+        Optional<Terminal> end = reach.ends.stream()
+                .filter(t -> t.instance().equals(Builder.CAR))
+                .map(installation::terminal)
+                .filter(t -> t.role().isPresent())
+                .findFirst()
+                .or(() -> reach.ends.stream()
+                        .map(installation::terminal)
+                        .filter(t -> t != null && t.role().isPresent())
+                        .findFirst());
         if (end.isEmpty()) return new Break(reach.ends.get(0).toString(), found, Optional.empty(), Optional.empty());
         LeadRole role = end.get().role().get();
-        boolean given = end.get().flow() == Flow.GIVES && end.get().id().instance().equals(Builder.CAR);
-        String stops = " The way ends at " + labels.terminal(end.get().id()) + (given ? "." : end.get().flow() == Flow.SHARES ? ", where nothing is joined." : ", which nothing feeds.");
+        boolean given =
+                end.get().flow() == Flow.GIVES && end.get().id().instance().equals(Builder.CAR);
+        String stops = " The way ends at " + labels.terminal(end.get().id())
+                + (given
+                        ? "."
+                        : end.get().flow() == Flow.SHARES ? ", where nothing is joined." : ", which nothing feeds.");
         return new Break(end.get().id().toString(), found + stops, Optional.empty(), Optional.of(new Need.Lead(role)));
     }
 
-    private static String sentence(String text) { return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1); }
+    private static String sentence(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
 
     static String number(double value) {
         if (Math.abs(value) < 0.0005) return "0";

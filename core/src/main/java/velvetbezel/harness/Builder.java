@@ -23,7 +23,9 @@ public final class Builder {
     private Builder() {}
 
     /** The vehicle as it left its maker: its devices, its plugs, its radio. */
-    public static Installation factory(Sheet.Vehicle vehicle) { return build(new Recipe(vehicle, Optional.empty(), Map.of(), Moves.NONE)); }
+    public static Installation factory(Sheet.Vehicle vehicle) {
+        return build(new Recipe(vehicle, Optional.empty(), Map.of(), Moves.NONE));
+    }
 
     /** The vehicle with another radio and a kit of parts. */
     public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
@@ -31,45 +33,82 @@ public final class Builder {
     }
 
     /** The same with leads that a person joins otherwise than by their roles. */
-    public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) { return build(Recipe.of(vehicle, radio, parts, moves)); }
+    public static Installation replacement(
+            Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) {
+        return build(Recipe.of(vehicle, radio, parts, moves));
+    }
 
     /** What is wrong with a sheet as built on its own: outputs tied together inside it. */
     public static List<Fault> faultsOf(Sheet sheet) {
         if (sheet instanceof Sheet.Vehicle vehicle) return factory(vehicle).faults();
         Draft draft = new Draft();
-        if (sheet instanceof Sheet.Radio radio) draft.add(new Instance(RADIO, sheet.id(), Instance.Owner.RADIO, radio.device()));
-        if (sheet instanceof Sheet.Part part) part.device().ifPresent(d -> draft.add(new Instance(part.id(), sheet.id(), Instance.Owner.PART, d)));
+        if (sheet instanceof Sheet.Radio radio)
+            draft.add(new Instance(RADIO, sheet.id(), Instance.Owner.RADIO, radio.device()));
+        if (sheet instanceof Sheet.Part part)
+            part.device().ifPresent(d -> draft.add(new Instance(part.id(), sheet.id(), Instance.Owner.PART, d)));
         return OutputsTied.in(draft);
     }
 
     static Installation build(Recipe recipe) {
         Draft draft = new Draft();
         car(draft, recipe.vehicle());
-        recipe.parts().forEach((id, part) -> part.device().ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
+        recipe.parts().forEach((id, part) -> part.device()
+                .ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
         radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
         Joining joining = new Joining(draft, recipe.moves());
         joining.join();
-        return new Installation(recipe, draft.instances, draft.terminals, draft.conductors, joining.joints(), matings, joining.caps(),
-            OutputsTied.in(draft), Map.of(), Map.of(), Set.of());
+        return new Installation(
+                recipe,
+                draft.instances,
+                draft.terminals,
+                draft.conductors,
+                joining.joints(),
+                matings,
+                joining.caps(),
+                OutputsTied.in(draft),
+                Map.of(),
+                Map.of(),
+                Set.of());
     }
 
     /** The factory radio, another in its place, or a screen beside the one that stays. */
     static void radios(Draft draft, Recipe recipe) {
         boolean stays = recipe.radio().filter(Sheet.Radio::screen).isPresent();
-        if (stays || recipe.radio().isEmpty()) draft.add(new Instance(RADIO, recipe.vehicle().id(), stays ? Instance.Owner.CAR : Instance.Owner.RADIO, recipe.vehicle().radio()));
-        recipe.radio().ifPresent(r -> draft.add(new Instance(stays ? SCREEN : RADIO, r.id(), Instance.Owner.RADIO, r.device())));
+        if (stays || recipe.radio().isEmpty())
+            draft.add(new Instance(
+                    RADIO,
+                    recipe.vehicle().id(),
+                    stays ? Instance.Owner.CAR : Instance.Owner.RADIO,
+                    recipe.vehicle().radio()));
+        recipe.radio()
+                .ifPresent(
+                        r -> draft.add(new Instance(stays ? SCREEN : RADIO, r.id(), Instance.Owner.RADIO, r.device())));
     }
 
     /** The vehicle without a radio: its devices, its plugs, and the wires between them. */
     static void car(Draft draft, Sheet.Vehicle vehicle) {
-        for (Device device : vehicle.devices()) draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
+        for (Device device : vehicle.devices())
+            draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
         draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));
         for (Plug plug : vehicle.car().plugs())
             for (Position p : plug.positions())
-                if (!p.empty()) draft.wire(vehicle.id(), new TerminalId(CAR, plug.id() + "." + p.number()), ofDevice(draft, p.to().orElseThrow()), p.gauge(), p.metres(), p.wired());
+                if (!p.empty())
+                    draft.wire(
+                            vehicle.id(),
+                            new TerminalId(CAR, plug.id() + "." + p.number()),
+                            ofDevice(draft, p.to().orElseThrow()),
+                            p.gauge(),
+                            p.metres(),
+                            p.wired());
         for (InnerWire wire : vehicle.wires())
-            draft.wire(vehicle.id(), ofDevice(draft, wire.from()), ofDevice(draft, wire.to()), wire.gauge(), wire.metres(), wire.wired());
+            draft.wire(
+                    vehicle.id(),
+                    ofDevice(draft, wire.from()),
+                    ofDevice(draft, wire.to()),
+                    wire.gauge(),
+                    wire.metres(),
+                    wire.wired());
     }
 
     /** "device.terminal" of a vehicle's sheet. */

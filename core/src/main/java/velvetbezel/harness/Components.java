@@ -36,7 +36,9 @@ final class Components {
     private Map<Integer, List<TerminalId>> byRoot() {
         if (byRoot == null) {
             byRoot = new LinkedHashMap<>();
-            for (TerminalId id : terminals) byRoot.computeIfAbsent(islands.of(index.get(id)), k -> new ArrayList<>()).add(id);
+            for (TerminalId id : terminals)
+                byRoot.computeIfAbsent(islands.of(index.get(id)), k -> new ArrayList<>())
+                        .add(id);
         }
         return byRoot;
     }

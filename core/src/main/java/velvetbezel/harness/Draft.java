@@ -26,6 +26,7 @@ final class Draft {
     static final double CONTACT_OHMS = 0.005;
     /** A wire whose gauge nobody knows lies between these (AWG). */
     private static final int THICKEST = 14;
+
     private static final int THINNEST = 24;
     static final String TAIL = " lead";
     private static final Fact<Boolean> CLOSED = new Fact.Known<>(true, Provenance.of(Provenance.Origin.STATED));
@@ -41,10 +42,24 @@ final class Draft {
         Device device = instance.device();
         for (String name : device.terminals()) addInner(instance, name);
         for (Lead lead : device.leads())
-            put(new Terminal(new TerminalId(instance.id(), lead.name()), Terminal.Kind.BARE, Optional.of(lead.role()), lead.flow(), lead.colour(), lead.gauge(), lead.name()));
+            put(new Terminal(
+                    new TerminalId(instance.id(), lead.name()),
+                    Terminal.Kind.BARE,
+                    Optional.of(lead.role()),
+                    lead.flow(),
+                    lead.colour(),
+                    lead.gauge(),
+                    lead.name()));
         for (Plug plug : device.plugs())
             for (Position p : plug.positions()) if (!p.empty()) addPosition(instance, plug, p);
-        for (InnerWire wire : device.wires()) wire(instance.sheet(), instance.terminal(wire.from()), instance.terminal(wire.to()), wire.gauge(), wire.metres(), wire.wired());
+        for (InnerWire wire : device.wires())
+            wire(
+                    instance.sheet(),
+                    instance.terminal(wire.from()),
+                    instance.terminal(wire.to()),
+                    wire.gauge(),
+                    wire.metres(),
+                    wire.wired());
     }
 
     /** @throws IllegalArgumentException if there is none */
@@ -57,7 +72,14 @@ final class Draft {
     private void addInner(Instance instance, String name) {
         TerminalId id = new TerminalId(instance.id(), name);
         Fact<WireColour> none = Fact.missing(new FieldRef(instance.sheet(), id + " colour"));
-        put(new Terminal(id, Terminal.Kind.INNER, Optional.empty(), Flow.SHARES, none, Fact.missing(new FieldRef(instance.sheet(), id + " gauge")), name));
+        put(new Terminal(
+                id,
+                Terminal.Kind.INNER,
+                Optional.empty(),
+                Flow.SHARES,
+                none,
+                Fact.missing(new FieldRef(instance.sheet(), id + " gauge")),
+                name));
     }
 
     private void addPosition(Instance instance, Plug plug, Position p) {
@@ -70,30 +92,50 @@ final class Draft {
     }
 
     /** "A4" where plugs are lettered, else plug and number. */
-    static String place(Plug plug, Position p) { return plug.id().length() == 1 ? plug.id() + p.number() : plug.id() + " " + p.number(); }
+    static String place(Plug plug, Position p) {
+        return plug.id().length() == 1 ? plug.id() + p.number() : plug.id() + " " + p.number();
+    }
 
-    static TerminalId bareEnd(TerminalId contact) { return new TerminalId(contact.instance(), contact.name() + TAIL); }
+    static TerminalId bareEnd(TerminalId contact) {
+        return new TerminalId(contact.instance(), contact.name() + TAIL);
+    }
 
     /** Whether the terminal is the bare end of a wire out of a plug. */
-    static boolean isTail(TerminalId id) { return id.name().endsWith(TAIL); }
+    static boolean isTail(TerminalId id) {
+        return id.name().endsWith(TAIL);
+    }
 
-    private void put(Terminal terminal) { terminals.put(terminal.id(), terminal); }
+    private void put(Terminal terminal) {
+        terminals.put(terminal.id(), terminal);
+    }
 
     void wire(String sheet, TerminalId a, TerminalId b, Fact<Gauge> gauge, double metres, Fact<Boolean> wired) {
         ConductorId id = new ConductorId("wire " + a + " to " + b);
-        Quantity ohms = gauge.known().<Quantity>map(g -> Quantity.of(Math.max(0.001, g.resistance(metres).value())))
-            .orElseGet(() -> new Quantity.Open(new FieldRef(sheet, a + " gauge"), Gauge.awg(THICKEST).resistance(metres).value(), Gauge.awg(THINNEST).resistance(metres).value()));
+        Quantity ohms = gauge.known()
+                .<Quantity>map(
+                        g -> Quantity.of(Math.max(0.001, g.resistance(metres).value())))
+                .orElseGet(() -> new Quantity.Open(
+                        new FieldRef(sheet, a + " gauge"),
+                        Gauge.awg(THICKEST).resistance(metres).value(),
+                        Gauge.awg(THINNEST).resistance(metres).value()));
         conductors.add(new Conductor(id, Conductor.Kind.WIRE, a, b, ohms, wired));
     }
 
     void contact(TerminalId a, TerminalId b) {
-        conductors.add(new Conductor(new ConductorId("contact " + a + " to " + b), Conductor.Kind.CONTACT, a, b, Quantity.of(CONTACT_OHMS), CLOSED));
+        conductors.add(new Conductor(
+                new ConductorId("contact " + a + " to " + b),
+                Conductor.Kind.CONTACT,
+                a,
+                b,
+                Quantity.of(CONTACT_OHMS),
+                CLOSED));
     }
 
     Joint joint(LeadRole role, List<TerminalId> leads) {
         JointId id = JointId.of(role);
         for (TerminalId lead : leads)
-            conductors.add(new Conductor(ConductorId.leg(id, lead), Conductor.Kind.LEG, lead, id.node(), Quantity.of(CONTACT_OHMS), CLOSED));
+            conductors.add(new Conductor(
+                    ConductorId.leg(id, lead), Conductor.Kind.LEG, lead, id.node(), Quantity.of(CONTACT_OHMS), CLOSED));
         return new Joint(id, role, leads);
     }
 }

@@ -9,7 +9,11 @@ import velvetbezel.sheet.Position;
 /** A device in an installation. */
 public final class Instance {
     /** Decides which lead gives way where two would serve. */
-    public enum Owner { CAR, RADIO, PART }
+    public enum Owner {
+        CAR,
+        RADIO,
+        PART
+    }
 
     private final String id;
     private final String sheet;
@@ -27,20 +31,33 @@ public final class Instance {
         this.owner = owner;
         this.device = device;
         for (Plug plug : device.plugs())
-            for (Position p : plug.positions()) if (!p.name().isEmpty()) names.put(p.name(), new TerminalId(id, plug.id() + "." + p.number()));
+            for (Position p : plug.positions())
+                if (!p.name().isEmpty()) names.put(p.name(), new TerminalId(id, plug.id() + "." + p.number()));
     }
 
-    public String id() { return id; }
+    public String id() {
+        return id;
+    }
 
-    public String sheet() { return sheet; }
+    public String sheet() {
+        return sheet;
+    }
 
-    public Owner owner() { return owner; }
+    public Owner owner() {
+        return owner;
+    }
 
-    public Device device() { return device; }
+    public Device device() {
+        return device;
+    }
 
     /** The terminal that a rule of this device calls {@code name}. */
-    public TerminalId terminal(String name) { return names.getOrDefault(name, new TerminalId(id, name)); }
+    public TerminalId terminal(String name) {
+        return names.getOrDefault(name, new TerminalId(id, name));
+    }
 
     /** Same device of the same sheet, whatever it is called here. */
-    public boolean sameAs(Instance other) { return sheet.equals(other.sheet) && device.id().equals(other.device.id()); }
+    public boolean sameAs(Instance other) {
+        return sheet.equals(other.sheet) && device.id().equals(other.device.id());
+    }
 }

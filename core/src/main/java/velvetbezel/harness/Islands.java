@@ -13,7 +13,9 @@ public final class Islands {
         Arrays.setAll(parent, i -> i);
     }
 
-    public int nodes() { return nodes; }
+    public int nodes() {
+        return nodes;
+    }
 
     /** One more node, alone. */
     public int add() {
@@ -40,5 +42,7 @@ public final class Islands {
         parent[Math.max(first, second)] = Math.min(first, second);
     }
 
-    public boolean together(int a, int b) { return of(a) == of(b); }
+    public boolean together(int a, int b) {
+        return of(a) == of(b);
+    }
 }

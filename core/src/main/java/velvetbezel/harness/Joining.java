@@ -33,9 +33,13 @@ final class Joining {
 
     private record End(TerminalId id, LeadRole role, Flow flow, Instance.Owner owner) {}
 
-    List<Joint> joints() { return joints; }
+    List<Joint> joints() {
+        return joints;
+    }
 
-    List<Cap> caps() { return List.copyOf(caps.values()); }
+    List<Cap> caps() {
+        return List.copyOf(caps.values());
+    }
 
     void join() {
         for (Terminal terminal : draft.terminals.values()) if (terminal.kind() == Terminal.Kind.BARE) sort(terminal);
@@ -49,11 +53,19 @@ final class Joining {
     private void move(TerminalId lead, Optional<LeadRole> to) {
         Terminal terminal = draft.terminals.get(lead);
         if (terminal == null || terminal.kind() != Terminal.Kind.BARE) return;
-        Optional<End> known = byRole.values().stream().flatMap(List::stream).filter(e -> e.id.equals(lead)).findFirst();
+        Optional<End> known = byRole.values().stream()
+                .flatMap(List::stream)
+                .filter(e -> e.id.equals(lead))
+                .findFirst();
         byRole.values().forEach(ends -> ends.removeIf(e -> e.id.equals(lead)));
         caps.remove(lead);
         if (to.isEmpty()) cap(lead, known.map(End::role).or(terminal::role), Cap.Reason.BY_HAND);
-        else put(new End(lead, to.get(), known.map(End::flow).orElse(terminal.flow()), known.map(End::owner).orElse(owner(lead))));
+        else
+            put(new End(
+                    lead,
+                    to.get(),
+                    known.map(End::flow).orElse(terminal.flow()),
+                    known.map(End::owner).orElse(owner(lead))));
     }
 
     private void sort(Terminal terminal) {
@@ -64,21 +76,29 @@ final class Joining {
             LeadRole role = carWire.get().role().orElseThrow();
             put(new End(terminal.id(), role, carWire.get().flow(), Instance.Owner.CAR));
         } else if (pigtail) {
-            cap(terminal.id(), terminal.role(), plugMated(contactOf(terminal.id())) ? Cap.Reason.NO_WIRE_IN_CAR : Cap.Reason.PLUG_NOT_MATED);
+            cap(
+                    terminal.id(),
+                    terminal.role(),
+                    plugMated(contactOf(terminal.id())) ? Cap.Reason.NO_WIRE_IN_CAR : Cap.Reason.PLUG_NOT_MATED);
         } else {
             put(new End(terminal.id(), terminal.role().orElseThrow(), terminal.flow(), owner));
         }
     }
 
-    private static TerminalId contactOf(TerminalId end) { return new TerminalId(end.instance(), end.name().substring(0, end.name().length() - Draft.TAIL.length())); }
+    private static TerminalId contactOf(TerminalId end) {
+        return new TerminalId(end.instance(), end.name().substring(0, end.name().length() - Draft.TAIL.length()));
+    }
 
     private boolean plugMated(TerminalId contact) {
         String plug = contact.name().replaceAll("\\.\\d+$", ".");
-        return draft.conductors.stream().anyMatch(c -> c.kind() == Conductor.Kind.CONTACT
-            && (inPlug(c.a(), contact.instance(), plug) || inPlug(c.b(), contact.instance(), plug)));
+        return draft.conductors.stream()
+                .anyMatch(c -> c.kind() == Conductor.Kind.CONTACT
+                        && (inPlug(c.a(), contact.instance(), plug) || inPlug(c.b(), contact.instance(), plug)));
     }
 
-    private static boolean inPlug(TerminalId id, String instance, String plug) { return id.instance().equals(instance) && id.name().startsWith(plug); }
+    private static boolean inPlug(TerminalId id, String instance, String plug) {
+        return id.instance().equals(instance) && id.name().startsWith(plug);
+    }
 
     /**
      * The wire of the car that a lead goes on from. A pigtail has whatever role the car gives it; a part's own lead
@@ -86,8 +106,15 @@ final class Joining {
      */
     private Optional<Terminal> carWire(Terminal end, boolean pigtail) {
         if (owner(end.id()) == Instance.Owner.RADIO) return Optional.empty();
-        List<Terminal> wires = components.with(end.id()).stream().filter(t -> t.instance().equals(Builder.CAR)).map(draft.terminals::get).filter(t -> t.role().isPresent() && wired(t.id())).toList();
-        return wires.stream().filter(t -> t.role().equals(end.role())).findFirst().or(() -> pigtail ? wires.stream().findFirst() : Optional.empty());
+        List<Terminal> wires = components.with(end.id()).stream()
+                .filter(t -> t.instance().equals(Builder.CAR))
+                .map(draft.terminals::get)
+                .filter(t -> t.role().isPresent() && wired(t.id()))
+                .toList();
+        return wires.stream()
+                .filter(t -> t.role().equals(end.role()))
+                .findFirst()
+                .or(() -> pigtail ? wires.stream().findFirst() : Optional.empty());
     }
 
     private boolean wired(TerminalId carPosition) {
@@ -98,9 +125,13 @@ final class Joining {
         return draft.instance(id.instance()).owner();
     }
 
-    private void put(End end) { byRole.computeIfAbsent(end.role(), r -> new ArrayList<>()).add(end); }
+    private void put(End end) {
+        byRole.computeIfAbsent(end.role(), r -> new ArrayList<>()).add(end);
+    }
 
-    private void cap(TerminalId lead, Optional<LeadRole> role, Cap.Reason reason) { caps.put(lead, new Cap(lead, role, reason)); }
+    private void cap(TerminalId lead, Optional<LeadRole> role, Cap.Reason reason) {
+        caps.put(lead, new Cap(lead, role, reason));
+    }
 
     /**
      * Where nothing gives what a lead takes, another output may serve: a radio's single blue lead also turns
@@ -119,19 +150,25 @@ final class Joining {
         List<End> kept = withoutRivals(role, ends);
         boolean given = kept.stream().anyMatch(e -> e.flow() != Flow.TAKES);
         boolean taken = kept.stream().anyMatch(e -> e.flow() != Flow.GIVES);
-        if (kept.size() > 1 && given && taken) joints.add(draft.joint(role, kept.stream().map(End::id).toList()));
+        if (kept.size() > 1 && given && taken)
+            joints.add(draft.joint(role, kept.stream().map(End::id).toList()));
         else kept.forEach(e -> cap(e.id(), Optional.of(role), Cap.Reason.NO_PARTNER));
     }
 
-    /** The car's own output outranks a part's; a part that reads the steering controls outranks the radio's own input. */
+    /**
+     * The car's own output outranks a part's; a part that reads the steering controls outranks the radio's own input.
+     */
     private List<End> withoutRivals(LeadRole role, List<End> ends) {
         boolean carGives = ends.stream().anyMatch(e -> e.owner() == Instance.Owner.CAR && e.flow() == Flow.GIVES);
-        boolean steering = role == LeadRole.STEERING_1 || role == LeadRole.STEERING_2 || role == LeadRole.STEERING_GROUND;
+        boolean steering =
+                role == LeadRole.STEERING_1 || role == LeadRole.STEERING_2 || role == LeadRole.STEERING_GROUND;
         boolean partReads = steering && ends.stream().anyMatch(e -> e.owner() == Instance.Owner.PART);
         List<End> kept = new ArrayList<>();
         for (End end : ends) {
-            if (carGives && end.owner() == Instance.Owner.PART && end.flow() == Flow.GIVES) cap(end.id(), Optional.of(role), Cap.Reason.CAR_SERVES_IT);
-            else if (partReads && end.owner() == Instance.Owner.RADIO) cap(end.id(), Optional.of(role), Cap.Reason.INTERFACE_READS_IT);
+            if (carGives && end.owner() == Instance.Owner.PART && end.flow() == Flow.GIVES)
+                cap(end.id(), Optional.of(role), Cap.Reason.CAR_SERVES_IT);
+            else if (partReads && end.owner() == Instance.Owner.RADIO)
+                cap(end.id(), Optional.of(role), Cap.Reason.INTERFACE_READS_IT);
             else kept.add(end);
         }
         return kept;

@@ -5,5 +5,7 @@ import velvetbezel.sheet.LeadRole;
 
 /** Bare leads joined in one place; one leg alone can open. */
 public record Joint(JointId id, LeadRole role, List<TerminalId> leads) {
-    public Joint { leads = List.copyOf(leads); }
+    public Joint {
+        leads = List.copyOf(leads);
+    }
 }

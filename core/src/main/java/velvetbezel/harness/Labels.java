@@ -7,9 +7,13 @@ import velvetbezel.sheet.LeadRole;
 public final class Labels {
     private final Installation installation;
 
-    public Labels(Installation installation) { this.installation = installation; }
+    public Labels(Installation installation) {
+        this.installation = installation;
+    }
 
-    public String device(String instance) { return installation.instance(instance).map(i -> i.device().name()).orElse(instance); }
+    public String device(String instance) {
+        return installation.instance(instance).map(i -> i.device().name()).orElse(instance);
+    }
 
     /** "position A7 of the car's plug", "lead acc of Ondel 47". */
     public String terminal(TerminalId id) {
@@ -34,7 +38,9 @@ public final class Labels {
     }
 
     private String jointName(Conductor leg) {
-        Optional<Joint> joint = installation.joints().stream().filter(j -> leg.id().text().startsWith(j.id().text() + ":")).findFirst();
+        Optional<Joint> joint = installation.joints().stream()
+                .filter(j -> leg.id().text().startsWith(j.id().text() + ":"))
+                .findFirst();
         return joint.map(j -> j.role().label() + " joint").orElse("joint");
     }
 }

@@ -12,5 +12,7 @@ import velvetbezel.sheet.LeadRole;
 public record Moves(Map<TerminalId, Optional<LeadRole>> to) {
     public static final Moves NONE = new Moves(Map.of());
 
-    public Moves { to = Map.copyOf(to); }
+    public Moves {
+        to = Map.copyOf(to);
+    }
 }

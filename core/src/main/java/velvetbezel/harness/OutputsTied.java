@@ -15,40 +15,53 @@ import velvetbezel.sheet.Rule;
 final class OutputsTied {
     private final Map<TerminalId, Output> outputs = new HashMap<>();
 
-    /** @param certain a device drives here; otherwise only a lead is said to give, which may be the same output seen at a plug */
+    /**
+     * @param certain a device drives here; otherwise only a lead is said to give, which may be the same output seen
+     *     at a plug
+     */
     private record Output(TerminalId id, Instance instance, boolean certain) {
         boolean fights(Output other) {
-            boolean sameOwner = instance.owner() == other.instance.owner() && (instance.owner() == Instance.Owner.CAR || instance.id().equals(other.instance.id()));
+            boolean sameOwner = instance.owner() == other.instance.owner()
+                    && (instance.owner() == Instance.Owner.CAR || instance.id().equals(other.instance.id()));
             return !sameOwner || certain && other.certain;
         }
     }
 
-    static List<Fault> in(Draft draft) { return new OutputsTied().find(draft); }
+    static List<Fault> in(Draft draft) {
+        return new OutputsTied().find(draft);
+    }
 
     private List<Fault> find(Draft draft) {
         for (Instance instance : draft.instances) collect(instance);
         for (Terminal t : draft.terminals.values()) leadThatGives(draft, t);
         List<Fault> faults = new ArrayList<>();
         for (List<TerminalId> group : new Components(draft.conductors).groups()) {
-            List<Output> here = group.stream().filter(outputs::containsKey).map(outputs::get).toList();
+            List<Output> here = group.stream()
+                    .filter(outputs::containsKey)
+                    .map(outputs::get)
+                    .toList();
             for (int i = 0; i < here.size(); i++)
-                for (int k = i + 1; k < here.size(); k++) if (here.get(i).fights(here.get(k))) faults.add(fault(here.get(i), here.get(k)));
+                for (int k = i + 1; k < here.size(); k++)
+                    if (here.get(i).fights(here.get(k))) faults.add(fault(here.get(i), here.get(k)));
         }
         return faults;
     }
 
     private void collect(Instance instance) {
         for (Rule rule : instance.device().rules())
-            for (Effect effect : rule.then()) if (effect instanceof Effect.Drive drive) put(instance, instance.terminal(drive.plus()), true);
+            for (Effect effect : rule.then())
+                if (effect instanceof Effect.Drive drive) put(instance, instance.terminal(drive.plus()), true);
         for (Port port : instance.device().ports())
-            if (port.dir() == Port.Dir.OUT && port.medium() == Medium.AUDIO) port.plus().ifPresent(p -> put(instance, instance.terminal(p), true));
+            if (port.dir() == Port.Dir.OUT && port.medium() == Medium.AUDIO)
+                port.plus().ifPresent(p -> put(instance, instance.terminal(p), true));
     }
 
     /** A pigtail of an adapter gives nothing itself: it only passes on what it is plugged to. */
     private void leadThatGives(Draft draft, Terminal t) {
         if (t.flow() != Flow.GIVES) return;
         Instance owner = draft.instance(t.id().instance());
-        boolean passes = owner.owner() == Instance.Owner.PART && t.kind() == Terminal.Kind.POSITION || Draft.isTail(t.id());
+        boolean passes =
+                owner.owner() == Instance.Owner.PART && t.kind() == Terminal.Kind.POSITION || Draft.isTail(t.id());
         if (!passes) put(owner, t.id(), owner.owner() != Instance.Owner.CAR);
     }
 
@@ -57,8 +70,13 @@ final class OutputsTied {
     }
 
     private static Fault fault(Output a, Output b) {
-        return new Fault(a.id() + " and " + b.id(),
-            "two outputs are tied together: %s of %s and %s of %s. Leave one out, or put a diode or relay between them.".formatted(
-                a.id().name(), a.instance().device().name(), b.id().name(), b.instance().device().name()));
+        return new Fault(
+                a.id() + " and " + b.id(),
+                "two outputs are tied together: %s of %s and %s of %s. Leave one out, or put a diode or relay between them."
+                        .formatted(
+                                a.id().name(),
+                                a.instance().device().name(),
+                                b.id().name(),
+                                b.instance().device().name()));
     }
 }

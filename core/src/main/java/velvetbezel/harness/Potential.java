@@ -24,16 +24,23 @@ public final class Potential {
     private final Map<TerminalId, Integer> index = new HashMap<>();
     /** Of terminals and of plugs: nets are told apart by one, crowds by the other. */
     private final Islands nets = new Islands(0);
+
     private final Map<String, Integer> crowds = new LinkedHashMap<>();
     private final BiPredicate<String, String> together;
 
-    private Potential(BiPredicate<String, String> together) { this.together = together; }
+    private Potential(BiPredicate<String, String> together) {
+        this.together = together;
+    }
 
     /**
      * @param options  what could be in the kit, by instance id
      * @param together whether two options can be in one kit
      */
-    public static Potential of(Sheet.Vehicle vehicle, Sheet.Radio radio, Map<String, Device> options, BiPredicate<String, String> together) {
+    public static Potential of(
+            Sheet.Vehicle vehicle,
+            Sheet.Radio radio,
+            Map<String, Device> options,
+            BiPredicate<String, String> together) {
         Potential p = new Potential(together);
         Builder.car(p.draft, vehicle);
         options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
@@ -44,22 +51,36 @@ public final class Potential {
         return p;
     }
 
-    public List<Instance> instances() { return draft.instances; }
+    public List<Instance> instances() {
+        return draft.instances;
+    }
 
-    public List<Terminal> terminals() { return List.copyOf(draft.terminals.values()); }
+    public List<Terminal> terminals() {
+        return List.copyOf(draft.terminals.values());
+    }
 
     /** The net of a terminal: a number that it shares with all that some choice ties it to. */
-    public int net(TerminalId id) { return nets.of(number(id)); }
+    public int net(TerminalId id) {
+        return nets.of(number(id));
+    }
 
     /** All nets and crowds have lower numbers. */
-    public int nodes() { return nets.nodes(); }
+    public int nodes() {
+        return nets.nodes();
+    }
 
-    public int net(LeadRole role) { return net(JointId.of(role).node()); }
+    public int net(LeadRole role) {
+        return net(JointId.of(role).node());
+    }
 
     /** Plugs of one number mate with each other or take each other's place; empty for a plug that nothing fits. */
-    public Optional<Integer> crowd(String instance, String plug) { return Optional.ofNullable(crowds.get(instance + "/" + plug)).map(nets::of); }
+    public Optional<Integer> crowd(String instance, String plug) {
+        return Optional.ofNullable(crowds.get(instance + "/" + plug)).map(nets::of);
+    }
 
-    private int number(TerminalId id) { return index.computeIfAbsent(id, k -> nets.add()); }
+    private int number(TerminalId id) {
+        return index.computeIfAbsent(id, k -> nets.add());
+    }
 
     private void wires() {
         draft.terminals.keySet().forEach(this::number);
@@ -67,43 +88,71 @@ public final class Potential {
     }
 
     private record End(Instance instance, Plug plug) {
-        String key() { return instance.id() + "/" + plug.id(); }
+        String key() {
+            return instance.id() + "/" + plug.id();
+        }
 
-        TerminalId at(Position p) { return new TerminalId(instance.id(), plug.id() + "." + p.number()); }
+        TerminalId at(Position p) {
+            return new TerminalId(instance.id(), plug.id() + "." + p.number());
+        }
     }
 
     private void plugs() {
         Map<String, List<End>> families = new LinkedHashMap<>();
-        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) families.computeIfAbsent(p.family(), k -> new ArrayList<>()).add(new End(i, p));
+        for (Instance i : draft.instances)
+            for (Plug p : i.device().plugs())
+                families.computeIfAbsent(p.family(), k -> new ArrayList<>()).add(new End(i, p));
         for (List<End> ends : families.values())
-            for (int a = 0; a < ends.size(); a++) for (int b = a + 1; b < ends.size(); b++) meet(ends.get(a), ends.get(b));
-        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) p.housing().ifPresent(h -> nets.join(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
+            for (int a = 0; a < ends.size(); a++)
+                for (int b = a + 1; b < ends.size(); b++) meet(ends.get(a), ends.get(b));
+        for (Instance i : draft.instances)
+            for (Plug p : i.device().plugs())
+                p.housing().ifPresent(h -> nets.join(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
     }
 
-    private int crowdOf(String plug) { return crowds.computeIfAbsent(plug, k -> nets.add()); }
+    private int crowdOf(String plug) {
+        return crowds.computeIfAbsent(plug, k -> nets.add());
+    }
 
     private void meet(End a, End b) {
-        if (a.instance.id().equals(b.instance.id()) || !a.plug.mates(b.plug) || !together.test(a.instance.id(), b.instance.id())) return;
+        if (a.instance.id().equals(b.instance.id())
+                || !a.plug.mates(b.plug)
+                || !together.test(a.instance.id(), b.instance.id())) return;
         nets.join(crowdOf(a.key()), crowdOf(b.key()));
-        for (Position p : a.plug.positions()) b.plug.at(p.number()).filter(q -> !p.empty() && !q.empty()).ifPresent(q -> nets.join(number(a.at(p)), number(b.at(q))));
+        for (Position p : a.plug.positions())
+            b.plug.at(p.number())
+                    .filter(q -> !p.empty() && !q.empty())
+                    .ifPresent(q -> nets.join(number(a.at(p)), number(b.at(q))));
     }
 
     /** Bare leads by role: their own, or for a tail those of the car's wires that it could go on from. */
     private void roles() {
         Map<Integer, List<LeadRole>> ofCar = new HashMap<>();
         for (Terminal t : draft.terminals.values())
-            if (t.id().instance().equals(Builder.CAR)) t.role().ifPresent(r -> ofCar.computeIfAbsent(net(t.id()), k -> new ArrayList<>()).add(r));
+            if (t.id().instance().equals(Builder.CAR))
+                t.role().ifPresent(r -> ofCar.computeIfAbsent(net(t.id()), k -> new ArrayList<>())
+                        .add(r));
         Map<TerminalId, List<LeadRole>> roles = new LinkedHashMap<>();
         for (Terminal t : draft.terminals.values())
-            if (t.kind() == Terminal.Kind.BARE) roles.put(t.id(), Draft.isTail(t.id()) ? ofCar.getOrDefault(net(t.id()), List.of()) : List.of(t.role().orElseThrow()));
-        roles.forEach((id, all) -> all.forEach(r -> nets.join(number(id), number(JointId.of(r).node()))));
+            if (t.kind() == Terminal.Kind.BARE)
+                roles.put(
+                        t.id(),
+                        Draft.isTail(t.id())
+                                ? ofCar.getOrDefault(net(t.id()), List.of())
+                                : List.of(t.role().orElseThrow()));
+        roles.forEach((id, all) ->
+                all.forEach(r -> nets.join(number(id), number(JointId.of(r).node()))));
         if (!surelyGiven(LeadRole.AMP_REMOTE)) nets.join(net(LeadRole.AMP_REMOTE), net(LeadRole.ANTENNA_POWER));
         if (!surelyGiven(LeadRole.ANTENNA_POWER)) nets.join(net(LeadRole.ANTENNA_POWER), net(LeadRole.ACCESSORY));
     }
 
     /** Whether the radio gives it, so that no other output ever serves instead. */
     private boolean surelyGiven(LeadRole role) {
-        return draft.terminals.values().stream().anyMatch(t -> t.kind() == Terminal.Kind.BARE && t.flow() == Flow.GIVES && t.role().equals(Optional.of(role))
-            && draft.instances.stream().anyMatch(i -> i.id().equals(t.id().instance()) && i.owner() == Instance.Owner.RADIO));
+        return draft.terminals.values().stream()
+                .anyMatch(t -> t.kind() == Terminal.Kind.BARE
+                        && t.flow() == Flow.GIVES
+                        && t.role().equals(Optional.of(role))
+                        && draft.instances.stream()
+                                .anyMatch(i -> i.id().equals(t.id().instance()) && i.owner() == Instance.Owner.RADIO));
     }
 }

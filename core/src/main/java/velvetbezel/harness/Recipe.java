@@ -8,9 +8,17 @@ import java.util.Map;
 import java.util.Optional;
 import velvetbezel.sheet.Sheet;
 
-/** What an installation was built from. @param radio empty for the factory installation; @param parts by instance id; @param moves leads that a person joins otherwise */
+/**
+ * What an installation was built from.
+ *
+ * @param radio empty for the factory installation;
+ * @param parts by instance id;
+ * @param moves leads that a person joins otherwise
+ */
 public record Recipe(Sheet.Vehicle vehicle, Optional<Sheet.Radio> radio, Map<String, Sheet.Part> parts, Moves moves) {
-    public Recipe { parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts)); }
+    public Recipe {
+        parts = Collections.unmodifiableMap(new LinkedHashMap<>(parts));
+    }
 
     static Recipe of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) {
         Map<String, Sheet.Part> named = new LinkedHashMap<>();

@@ -13,7 +13,18 @@ import velvetbezel.units.WireColour;
  * @param role  what its own sheet calls it; in a harness adapter that is the maker's label, and the car decides
  * @param place where it is, for people: "A4", or the name of the lead
  */
-public record Terminal(TerminalId id, Kind kind, Optional<LeadRole> role, Flow flow, Fact<WireColour> colour, Fact<Gauge> gauge, String place) {
+public record Terminal(
+        TerminalId id,
+        Kind kind,
+        Optional<LeadRole> role,
+        Flow flow,
+        Fact<WireColour> colour,
+        Fact<Gauge> gauge,
+        String place) {
     /** INNER terminals belong to a device's inside; BARE ones are lead ends to be joined. */
-    public enum Kind { POSITION, BARE, INNER }
+    public enum Kind {
+        POSITION,
+        BARE,
+        INNER
+    }
 }

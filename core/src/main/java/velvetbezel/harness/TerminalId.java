@@ -5,7 +5,13 @@ package velvetbezel.harness;
  * survives edits and can be compared across two installations.
  */
 public record TerminalId(String instance, String name) implements Comparable<TerminalId> {
-    @Override public int compareTo(TerminalId other) { return toString().compareTo(other.toString()); }
+    @Override
+    public int compareTo(TerminalId other) {
+        return toString().compareTo(other.toString());
+    }
 
-    @Override public String toString() { return instance + "." + name; }
+    @Override
+    public String toString() {
+        return instance + "." + name;
+    }
 }

@@ -24,21 +24,35 @@ import velvetbezel.sheet.Trait;
 public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
     /** Above this share a sheet counts as told apart (common practice would say "sure"; the figure is ours). */
     public static final double SURE = 0.95;
+
     private static final double YEAR_FITS = 0.98;
     /** How often a trait is read as the right sheet states it; the rest are replaced parts and slips (from memory). */
     private static final double TRAIT_FITS = 0.95;
+
     private static final double UNSTATED = 0.5;
     private static final double GAIN_WORTH_A_LOOK = 0.01;
 
     /** How often a sign is seen on an amplified and on a plain car (from memory of the trade's talk, no source). */
     private static final Map<AudioSign, double[]> SEEN = new EnumMap<>(Map.of(
-        AudioSign.CHASSIS_LABEL, new double[] {0.95, 0.01}, AudioSign.SPEAKER_PAIRS_MISSING, new double[] {0.90, 0.02}, AudioSign.MORE_PLUGS, new double[] {0.70, 0.10},
-        AudioSign.SUBWOOFER, new double[] {0.60, 0.05}, AudioSign.OPTION_CODE, new double[] {0.85, 0.05}, AudioSign.GRILLE_BADGE, new double[] {0.75, 0.08}));
+            AudioSign.CHASSIS_LABEL,
+            new double[] {0.95, 0.01},
+            AudioSign.SPEAKER_PAIRS_MISSING,
+            new double[] {0.90, 0.02},
+            AudioSign.MORE_PLUGS,
+            new double[] {0.70, 0.10},
+            AudioSign.SUBWOOFER,
+            new double[] {0.60, 0.05},
+            AudioSign.OPTION_CODE,
+            new double[] {0.85, 0.05},
+            AudioSign.GRILLE_BADGE,
+            new double[] {0.75, 0.08}));
 
     /** @param share between 0 and 1; the shares of all candidates add up to 1 */
     public record Candidate(Sheet.Vehicle vehicle, double share) {}
 
-    public WhichSystem { candidates = List.copyOf(candidates); }
+    public WhichSystem {
+        candidates = List.copyOf(candidates);
+    }
 
     /** Something to look at: a sign that is there or not, or a trait that has one of several values. */
     public sealed interface Look {
@@ -46,11 +60,17 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
     }
 
     public record SignLook(AudioSign sign) implements Look {
-        @Override public String text() { return sign.text(); }
+        @Override
+        public String text() {
+            return sign.text();
+        }
     }
 
     public record TraitLook(Trait trait) implements Look {
-        @Override public String text() { return trait.text(); }
+        @Override
+        public String text() {
+            return trait.text();
+        }
     }
 
     /**
@@ -66,7 +86,11 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
             traits = Map.copyOf(traits);
         }
 
-        boolean has(Look look) { return look instanceof SignLook s ? signs.containsKey(s.sign()) : traits.containsKey(((TraitLook) look).trait()); }
+        boolean has(Look look) {
+            return look instanceof SignLook s
+                    ? signs.containsKey(s.sign())
+                    : traits.containsKey(((TraitLook) look).trait());
+        }
     }
 
     /** @param sheets the sheets of one model; none gives no candidates */
@@ -80,7 +104,9 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
     }
 
     private static double weight(Sheet.Vehicle sheet, Seen seen) {
-        double weight = seen.year.map(y -> y >= sheet.fromYear() && y <= sheet.toYear() ? YEAR_FITS : 1 - YEAR_FITS).orElse(1.0);
+        double weight = seen.year
+                .map(y -> y >= sheet.fromYear() && y <= sheet.toYear() ? YEAR_FITS : 1 - YEAR_FITS)
+                .orElse(1.0);
         for (var sign : seen.signs.entrySet()) weight *= likelihood(sign.getKey(), sign.getValue(), sheet);
         for (var trait : seen.traits.entrySet()) weight *= likelihood(trait.getKey(), trait.getValue(), sheet);
         return weight;
@@ -104,17 +130,37 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
 
     /** The look whose answer leaves least uncertainty on average (expected entropy). */
     private static Optional<Look> nextLook(List<Sheet.Vehicle> sheets, double[] shares, Seen seen) {
-        List<Look> looks = Stream.<Look>concat(Arrays.stream(AudioSign.values()).map(SignLook::new), Arrays.stream(Trait.values()).map(TraitLook::new)).filter(l -> !seen.has(l)).toList();
+        List<Look> looks = Stream.<Look>concat(
+                        Arrays.stream(AudioSign.values()).map(SignLook::new),
+                        Arrays.stream(Trait.values()).map(TraitLook::new))
+                .filter(l -> !seen.has(l))
+                .toList();
         double now = entropy(shares);
-        return looks.stream().filter(l -> now - expectedEntropy(sheets, shares, l) > GAIN_WORTH_A_LOOK).min(Comparator.comparingDouble(l -> expectedEntropy(sheets, shares, l)));
+        return looks.stream()
+                .filter(l -> now - expectedEntropy(sheets, shares, l) > GAIN_WORTH_A_LOOK)
+                .min(Comparator.comparingDouble(l -> expectedEntropy(sheets, shares, l)));
     }
 
     /** For each answer, how likely each sheet makes it; each sheet's answers add up to 1. */
     private static List<double[]> answers(List<Sheet.Vehicle> sheets, Look look) {
-        if (look instanceof SignLook s) return Stream.of(true, false).map(there -> sheets.stream().mapToDouble(v -> likelihood(s.sign(), there, v)).toArray()).toList();
+        if (look instanceof SignLook s)
+            return Stream.of(true, false)
+                    .map(there -> sheets.stream()
+                            .mapToDouble(v -> likelihood(s.sign(), there, v))
+                            .toArray())
+                    .toList();
         Trait trait = ((TraitLook) look).trait();
-        List<String> readings = sheets.stream().map(v -> v.traits().get(trait)).filter(Objects::nonNull).map(trait::example).distinct().toList();
-        List<double[]> answers = readings.stream().map(r -> sheets.stream().mapToDouble(v -> likelihood(trait, r, v)).toArray()).toList();
+        List<String> readings = sheets.stream()
+                .map(v -> v.traits().get(trait))
+                .filter(Objects::nonNull)
+                .map(trait::example)
+                .distinct()
+                .toList();
+        List<double[]> answers = readings.stream()
+                .map(r -> sheets.stream()
+                        .mapToDouble(v -> likelihood(trait, r, v))
+                        .toArray())
+                .toList();
         for (int i = 0; i < sheets.size(); i++) {
             int sheet = i;
             double sum = answers.stream().mapToDouble(a -> a[sheet]).sum();
@@ -137,7 +183,15 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
         return expected;
     }
 
-    private static double entropy(double[] shares) { return Arrays.stream(shares).filter(p -> p > 0).map(p -> -p * Math.log(p)).sum() / Math.log(2); }
+    private static double entropy(double[] shares) {
+        return Arrays.stream(shares)
+                        .filter(p -> p > 0)
+                        .map(p -> -p * Math.log(p))
+                        .sum()
+                / Math.log(2);
+    }
 
-    public boolean sure() { return !candidates.isEmpty() && candidates.get(0).share >= SURE; }
+    public boolean sure() {
+        return !candidates.isEmpty() && candidates.get(0).share >= SURE;
+    }
 }

@@ -20,21 +20,59 @@ final class Behaviour {
     private Behaviour() {}
 
     static Device of(Device d) {
-        return new Device("", "", d.plugs().stream().map(Behaviour::plug).toList(), d.leads().stream().map(Behaviour::lead).toList(), d.terminals(), d.wires().stream().map(Behaviour::wire).toList(),
-            d.ports(), d.settings(), d.modes(), d.placements(), d.conditions(), d.rules(), d.firstUse(), Ratings.NONE);
+        return new Device(
+                "",
+                "",
+                d.plugs().stream().map(Behaviour::plug).toList(),
+                d.leads().stream().map(Behaviour::lead).toList(),
+                d.terminals(),
+                d.wires().stream().map(Behaviour::wire).toList(),
+                d.ports(),
+                d.settings(),
+                d.modes(),
+                d.placements(),
+                d.conditions(),
+                d.rules(),
+                d.firstUse(),
+                Ratings.NONE);
     }
 
-    private static Plug plug(Plug p) { return new Plug(p.id(), p.family(), p.socket(), p.size(), p.positions().stream().map(Behaviour::position).toList(), p.housing(), Optional.empty()); }
+    private static Plug plug(Plug p) {
+        return new Plug(
+                p.id(),
+                p.family(),
+                p.socket(),
+                p.size(),
+                p.positions().stream().map(Behaviour::position).toList(),
+                p.housing(),
+                Optional.empty());
+    }
 
     private static Position position(Position p) {
-        return new Position(p.number(), p.name(), p.role(), p.flow(), Fact.missing(NOWHERE), plain(p.gauge()), p.metres(), p.bare(), plain(p.wired()), p.to());
+        return new Position(
+                p.number(),
+                p.name(),
+                p.role(),
+                p.flow(),
+                Fact.missing(NOWHERE),
+                plain(p.gauge()),
+                p.metres(),
+                p.bare(),
+                plain(p.wired()),
+                p.to());
     }
 
-    private static Lead lead(Lead l) { return new Lead(l.name(), l.role(), l.flow(), Fact.missing(NOWHERE), plain(l.gauge()), l.metres()); }
+    private static Lead lead(Lead l) {
+        return new Lead(l.name(), l.role(), l.flow(), Fact.missing(NOWHERE), plain(l.gauge()), l.metres());
+    }
 
-    private static InnerWire wire(InnerWire w) { return new InnerWire(w.from(), w.to(), plain(w.gauge()), w.metres(), plain(w.wired())); }
+    private static InnerWire wire(InnerWire w) {
+        return new InnerWire(w.from(), w.to(), plain(w.gauge()), w.metres(), plain(w.wired()));
+    }
 
     private static <T> Fact<T> plain(Fact<T> fact) {
-        return fact instanceof Fact.Missing<T> missing ? new Fact.Missing<>(missing.field(), List.of()) : new Fact.Known<>(fact.known().orElseThrow(), ANYBODY);
+        return fact instanceof Fact.Missing<T> missing
+                ? new Fact.Missing<>(missing.field(), List.of())
+                : new Fact.Known<>(fact.known().orElseThrow(), ANYBODY);
     }
 }

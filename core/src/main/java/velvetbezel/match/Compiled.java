@@ -26,7 +26,8 @@ import velvetbezel.sheet.Sheet;
 
 /**
  * What every kit of one radio in one car keeps and loses, as tables over the few places that bear on a function, and in
- * each place over the choices that differ for it. Entries are found by building and running kits; one kit fills an entry
+ * each place over the choices that differ for it. Entries are found by building and running kits; one kit fills an
+ * entry
  * in many tables at once.
  */
 final class Compiled {
@@ -47,10 +48,16 @@ final class Compiled {
         private final BitSet places;
         private final Map<List<Integer>, Boolean> tied = new HashMap<>();
 
-        private Rivals(BitSet places) { this.places = places; }
+        private Rivals(BitSet places) {
+            this.places = places;
+        }
 
         boolean tied(int[] choices) {
-            return tied.computeIfAbsent(places.stream().mapToObj(p -> choices[p]).toList(), k -> !Builder.replacement(vehicle, radio, parts(only(choices, places))).faults().isEmpty());
+            return tied.computeIfAbsent(
+                    places.stream().mapToObj(p -> choices[p]).toList(),
+                    k -> !Builder.replacement(vehicle, radio, parts(only(choices, places)))
+                            .faults()
+                            .isEmpty());
         }
     }
 
@@ -59,6 +66,7 @@ final class Compiled {
         private final BitSet places;
         /** For each place, the class of each of its choices: those of one class do the same for these functions. */
         private final int[][] classes;
+
         private final List<FunctionId> functions;
         private final Map<List<Integer>, Map<FunctionId, Kind>> entries = new HashMap<>();
 
@@ -68,38 +76,58 @@ final class Compiled {
             this.functions = functions;
         }
 
-        BitSet places() { return places; }
+        BitSet places() {
+            return places;
+        }
 
-        List<FunctionId> functions() { return functions; }
+        List<FunctionId> functions() {
+            return functions;
+        }
 
         /** Whether two choices in a place can do differently for these functions. */
-        boolean differs(int place, int choice, int other) { return places.get(place) && classes[place][choice] != classes[place][other]; }
+        boolean differs(int place, int choice, int other) {
+            return places.get(place) && classes[place][choice] != classes[place][other];
+        }
 
         /** @param choices by place, of which only those of this table count */
-        Map<FunctionId, Kind> at(int[] choices) { return entries.get(key(choices)); }
+        Map<FunctionId, Kind> at(int[] choices) {
+            return entries.get(key(choices));
+        }
 
-        private List<Integer> key(int[] choices) { return places.stream().mapToObj(p -> classes[p][choices[p]]).toList(); }
+        private List<Integer> key(int[] choices) {
+            return places.stream().mapToObj(p -> classes[p][choices[p]]).toList();
+        }
 
         /** One choice of each class in each place. */
         private List<int[]> combinations() {
             List<int[]> all = new ArrayList<>(List.of(new int[classes.length]));
             places.stream().forEach(p -> {
                 List<int[]> next = new ArrayList<>();
-                for (int[] before : all) for (int c = 0; c < classes[p].length; c++) if (first(p, c)) {
-                    int[] with = before.clone();
-                    with[p] = c;
-                    next.add(with);
-                }
+                for (int[] before : all)
+                    for (int c = 0; c < classes[p].length; c++)
+                        if (first(p, c)) {
+                            int[] with = before.clone();
+                            with[p] = c;
+                            next.add(with);
+                        }
                 all.clear();
                 all.addAll(next);
             });
             return all;
         }
 
-        private boolean first(int place, int choice) { return IntStream.range(0, choice).noneMatch(c -> classes[place][c] == classes[place][choice]); }
+        private boolean first(int place, int choice) {
+            return IntStream.range(0, choice).noneMatch(c -> classes[place][c] == classes[place][choice]);
+        }
     }
 
-    private Compiled(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots, Reach reach, Catalogue catalogue, Outcomes.Against against) {
+    private Compiled(
+            Sheet.Vehicle vehicle,
+            Sheet.Radio radio,
+            List<Slot> slots,
+            Reach reach,
+            Catalogue catalogue,
+            Outcomes.Against against) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.slots = slots;
@@ -111,7 +139,11 @@ final class Compiled {
         for (Function f : catalogue.functions()) {
             Influence.Bearing b = influence.on(f);
             int[][] classes = classes(b);
-            alike.computeIfAbsent(List.of(b.places(), Arrays.deepToString(classes)), k -> new Table(b.places(), classes, new ArrayList<>())).functions.add(f.id());
+            alike.computeIfAbsent(
+                            List.of(b.places(), Arrays.deepToString(classes)),
+                            k -> new Table(b.places(), classes, new ArrayList<>()))
+                    .functions
+                    .add(f.id());
         }
         tables.addAll(alike.values());
     }
@@ -123,7 +155,9 @@ final class Compiled {
             List<Slot.Choice> choices = slots.get(s).choices();
             classes[s] = new int[choices.size()];
             for (int c = 0; c < choices.size(); c++) {
-                Object facet = choices.get(c).device().isEmpty() ? Influence.NOTHING : b.facets().get(choices.get(c).part().orElseThrow().id());
+                Object facet = choices.get(c).device().isEmpty()
+                        ? Influence.NOTHING
+                        : b.facets().get(choices.get(c).part().orElseThrow().id());
                 if (!seen.contains(facet)) seen.add(facet);
                 classes[s][c] = seen.indexOf(facet);
             }
@@ -132,10 +166,16 @@ final class Compiled {
     }
 
     /** Leaves out parts that can do nothing here but take a plug or a load. */
-    static Compiled of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> all, Catalogue catalogue, Outcomes.Against against) {
+    static Compiled of(
+            Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> all, Catalogue catalogue, Outcomes.Against against) {
         Reach reach = reach(vehicle, radio, all);
-        List<Slot> slots = all.stream().map(s -> s.without(c -> c.device().isPresent() && reach.idle(c.part().orElseThrow().id()))).filter(s -> !s.isIdle()).toList();
-        return new Compiled(vehicle, radio, slots, slots.equals(all) ? reach : reach(vehicle, radio, slots), catalogue, against);
+        List<Slot> slots = all.stream()
+                .map(s -> s.without(c -> c.device().isPresent()
+                        && reach.idle(c.part().orElseThrow().id())))
+                .filter(s -> !s.isIdle())
+                .toList();
+        return new Compiled(
+                vehicle, radio, slots, slots.equals(all) ? reach : reach(vehicle, radio, slots), catalogue, against);
     }
 
     private static Reach reach(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots) {
@@ -144,25 +184,43 @@ final class Compiled {
         List<List<String>> always = new ArrayList<>();
         for (int s = 0; s < slots.size(); s++) {
             List<String> here = new ArrayList<>();
-            for (Slot.Choice c : slots.get(s).choices()) if (c.device().isPresent()) {
-                String id = c.part().orElseThrow().id();
-                here.add(id);
-                options.put(id, c.device().get());
-                slotOf.put(id, s);
-            }
+            for (Slot.Choice c : slots.get(s).choices())
+                if (c.device().isPresent()) {
+                    String id = c.part().orElseThrow().id();
+                    here.add(id);
+                    options.put(id, c.device().get());
+                    slotOf.put(id, s);
+                }
             if (here.size() == slots.get(s).choices().size()) always.add(here);
         }
-        return new Reach(Potential.of(vehicle, radio, options, (a, b) -> !slotOf.containsKey(a) || !slotOf.containsKey(b) || !slotOf.get(a).equals(slotOf.get(b))), slotOf, always);
+        return new Reach(
+                Potential.of(
+                        vehicle,
+                        radio,
+                        options,
+                        (a, b) -> !slotOf.containsKey(a)
+                                || !slotOf.containsKey(b)
+                                || !slotOf.get(a).equals(slotOf.get(b))),
+                slotOf,
+                always);
     }
 
-    List<Slot> slots() { return slots; }
+    List<Slot> slots() {
+        return slots;
+    }
 
-    List<Table> tables() { return tables; }
+    List<Table> tables() {
+        return tables;
+    }
 
-    List<BitSet> rivals() { return rivals.stream().map(r -> r.places).toList(); }
+    List<BitSet> rivals() {
+        return rivals.stream().map(r -> r.places).toList();
+    }
 
     /** Whether the choices in these places tie outputs together. */
-    boolean tied(int[] choices, BitSet filled) { return rivals.stream().anyMatch(r -> within(r.places, filled) && r.tied(choices)); }
+    boolean tied(int[] choices, BitSet filled) {
+        return rivals.stream().anyMatch(r -> within(r.places, filled) && r.tied(choices));
+    }
 
     static boolean within(BitSet places, BitSet filled) {
         BitSet rest = (BitSet) places.clone();
@@ -178,9 +236,17 @@ final class Compiled {
      * @return whether it came to the end
      */
     boolean fill(Collection<FunctionId> matters, BooleanSupplier stopped) {
-        List<Table> open = tables.stream().filter(t -> t.functions.stream().anyMatch(matters::contains)).sorted(Comparator.comparingInt(t -> -t.places.cardinality())).toList();
+        List<Table> open = tables.stream()
+                .filter(t -> t.functions.stream().anyMatch(matters::contains))
+                .sorted(Comparator.comparingInt(t -> -t.places.cardinality()))
+                .toList();
         Map<Table, List<int[]>> missing = new LinkedHashMap<>();
-        for (Table t : open) missing.put(t, new ArrayList<>(t.combinations().stream().filter(c -> t.at(c) == null && !tied(c, t.places)).toList()));
+        for (Table t : open)
+            missing.put(
+                    t,
+                    new ArrayList<>(t.combinations().stream()
+                            .filter(c -> t.at(c) == null && !tied(c, t.places))
+                            .toList()));
         for (Map.Entry<Table, List<int[]>> m : missing.entrySet())
             while (!m.getValue().isEmpty()) {
                 if (stopped.getAsBoolean()) return false;
@@ -195,13 +261,17 @@ final class Compiled {
         BitSet fixed = (BitSet) first.places.clone();
         missing.forEach((table, open) -> {
             if (table == first) return;
-            Optional<int[]> fits = open.stream().filter(c -> agrees(c, choices, table.places, fixed) && !tied(joined(c, choices, table.places), union(fixed, table.places))).findFirst();
+            Optional<int[]> fits = open.stream()
+                    .filter(c -> agrees(c, choices, table.places, fixed)
+                            && !tied(joined(c, choices, table.places), union(fixed, table.places)))
+                    .findFirst();
             fits.ifPresent(c -> {
                 table.places.stream().forEach(p -> choices[p] = c[p]);
                 fixed.or(table.places);
             });
         });
-        if (!note(choices, fixed, missing)) note(only(entry, first.places), first.places, Map.of(first, missing.get(first)));
+        if (!note(choices, fixed, missing))
+            note(only(entry, first.places), first.places, Map.of(first, missing.get(first)));
     }
 
     /** @return false where a limit tripped: with fewer parts it might not */
@@ -224,7 +294,9 @@ final class Compiled {
         return true;
     }
 
-    private static boolean agrees(int[] a, int[] b, BitSet places, BitSet fixed) { return places.stream().noneMatch(p -> fixed.get(p) && a[p] != b[p]); }
+    private static boolean agrees(int[] a, int[] b, BitSet places, BitSet fixed) {
+        return places.stream().noneMatch(p -> fixed.get(p) && a[p] != b[p]);
+    }
 
     private static int[] joined(int[] more, int[] before, BitSet places) {
         int[] all = before.clone();
@@ -238,9 +310,18 @@ final class Compiled {
         return all;
     }
 
-    private static int[] only(int[] choices, BitSet places) { return IntStream.range(0, choices.length).map(p -> places.get(p) ? choices[p] : 0).toArray(); }
+    private static int[] only(int[] choices, BitSet places) {
+        return IntStream.range(0, choices.length)
+                .map(p -> places.get(p) ? choices[p] : 0)
+                .toArray();
+    }
 
-    private List<Sheet.Part> parts(int[] choices) { return IntStream.range(0, choices.length).boxed().flatMap(p -> slots.get(p).choices().get(choices[p]).part().stream()).toList(); }
+    private List<Sheet.Part> parts(int[] choices) {
+        return IntStream.range(0, choices.length)
+                .boxed()
+                .flatMap(p -> slots.get(p).choices().get(choices[p]).part().stream())
+                .toList();
+    }
 
     /** What becomes of the functions that were filled in, in one kit. */
     Map<FunctionId, Kind> kinds(int[] choices) {
@@ -250,7 +331,11 @@ final class Compiled {
     }
 
     /** What becomes of every function in one kit, built and run. */
-    Map<FunctionId, Kind> built(int[] choices) { return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(Builder.replacement(vehicle, radio, parts(choices))).kinds(functions)); }
+    Map<FunctionId, Kind> built(int[] choices) {
+        return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(
+                        Builder.replacement(vehicle, radio, parts(choices)))
+                .kinds(functions));
+    }
 
     /** Whether a kit does as built what was compiled; where not, the tables are widened as far as that can be done. */
     boolean agrees(int[] choices, Set<FunctionId> matters) {
@@ -265,7 +350,13 @@ final class Compiled {
 
     /** The choices that make up a kit of these parts. */
     int[] choices(List<Sheet.Part> parts) {
-        return slots.stream().mapToInt(s -> parts.stream().mapToInt(p -> s.choiceOf(p.id())).filter(c -> c >= 0).findFirst().orElse(0)).toArray();
+        return slots.stream()
+                .mapToInt(s -> parts.stream()
+                        .mapToInt(p -> s.choiceOf(p.id()))
+                        .filter(c -> c >= 0)
+                        .findFirst()
+                        .orElse(0))
+                .toArray();
     }
 
     /**
@@ -276,14 +367,28 @@ final class Compiled {
      */
     private boolean widen(int[] choices, Map<FunctionId, Kind> asBuilt) {
         BitSet used = new BitSet();
-        IntStream.range(0, choices.length).filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent()).forEach(used::set);
+        IntStream.range(0, choices.length)
+                .filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent())
+                .forEach(used::set);
         List<Table> wide = new ArrayList<>();
         for (Table t : tables) {
-            List<FunctionId> wrong = t.functions.stream().filter(f -> t.at(choices) != null && asBuilt.get(f) != t.at(choices).get(f)).toList();
+            List<FunctionId> wrong = t.functions.stream()
+                    .filter(f -> t.at(choices) != null
+                            && asBuilt.get(f) != t.at(choices).get(f))
+                    .toList();
             if (wrong.isEmpty()) continue;
             BitSet places = union(t.places, used);
-            if (places.equals(t.places) || places.stream().mapToLong(p -> slots.get(p).choices().size()).reduce(1, (x, y) -> x * y) > MOST_ENTRIES) return false;
-            wide.add(new Table(places, slots.stream().map(s -> IntStream.range(0, s.choices().size()).toArray()).toArray(int[][]::new), new ArrayList<>(wrong)));
+            if (places.equals(t.places)
+                    || places.stream()
+                                    .mapToLong(p -> slots.get(p).choices().size())
+                                    .reduce(1, (x, y) -> x * y)
+                            > MOST_ENTRIES) return false;
+            wide.add(new Table(
+                    places,
+                    slots.stream()
+                            .map(s -> IntStream.range(0, s.choices().size()).toArray())
+                            .toArray(int[][]::new),
+                    new ArrayList<>(wrong)));
         }
         Set<FunctionId> moved = new HashSet<>();
         wide.forEach(t -> moved.addAll(t.functions));

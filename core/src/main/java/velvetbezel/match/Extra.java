@@ -20,13 +20,19 @@ public record Extra(String name, Optional<Sheet.Part> part, long cents, int now,
     /** Minutes beside the frame's own to take panels off and put them back (a starting figure, from memory). */
     private static final int PANELS = 20;
 
-    public Extra { brings = List.copyOf(brings); }
+    public Extra {
+        brings = List.copyOf(brings);
+    }
 
     private record Preparation(String name, long cents, int minutes) {}
 
     /** Usual preparations with starting figures from memory, to be replaced by the workshop's own. */
-    private static final List<Preparation> USUAL = List.of(new Preparation("Camera lead laid to the tailgate, ends capped", 1200, 40), new Preparation("Amplifier cable laid: four pairs and remote", 3500, 35),
-        new Preparation("USB extension into the glove box", 900, 20), new Preparation("Microphone lead laid to the mirror", 800, 20), new Preparation("Vent or trim clip repaired", 500, 15));
+    private static final List<Preparation> USUAL = List.of(
+            new Preparation("Camera lead laid to the tailgate, ends capped", 1200, 40),
+            new Preparation("Amplifier cable laid: four pairs and remote", 3500, 35),
+            new Preparation("USB extension into the glove box", 900, 20),
+            new Preparation("Microphone lead laid to the mirror", 800, 20),
+            new Preparation("Vent or trim clip repaired", 500, 15));
 
     /**
      * Parts that would bring something to a kit, and the usual preparations.
@@ -34,14 +40,25 @@ public record Extra(String name, Optional<Sheet.Part> part, long cents, int now,
      * @param swaps each part that could go into an empty place of the kit, with what becomes of the kit then
      */
     public static List<Extra> of(Kit kit, List<RadioMatch.Swap> swaps, Market market) {
-        int again = PANELS + kit.parts().stream().filter(p -> p.holds().isPresent()).mapToInt(Sheet.Part::minutes).sum();
+        int again = PANELS
+                + kit.parts().stream()
+                        .filter(p -> p.holds().isPresent())
+                        .mapToInt(Sheet.Part::minutes)
+                        .sum();
         List<Extra> extras = new ArrayList<>();
         for (RadioMatch.Swap s : swaps) {
             if (s.part().isEmpty() || s.again().isEmpty() || !s.lost().isEmpty()) continue;
             int minutes = s.kit().cost().minutes() - kit.cost().minutes();
-            extras.add(new Extra(s.part().get().name(), s.part(), market.cents(s.part().get()), minutes, minutes + again, s.again()));
+            extras.add(new Extra(
+                    s.part().get().name(),
+                    s.part(),
+                    market.cents(s.part().get()),
+                    minutes,
+                    minutes + again,
+                    s.again()));
         }
-        Stream<Extra> usual = USUAL.stream().map(u -> new Extra(u.name, Optional.empty(), u.cents, u.minutes, u.minutes + again, List.of()));
+        Stream<Extra> usual = USUAL.stream()
+                .map(u -> new Extra(u.name, Optional.empty(), u.cents, u.minutes, u.minutes + again, List.of()));
         return Stream.concat(extras.stream(), usual).toList();
     }
 }

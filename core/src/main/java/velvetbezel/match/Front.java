@@ -25,6 +25,7 @@ import velvetbezel.sheet.Sheet;
 final class Front {
     /** So many beginnings are carried on at once; more are thinned, and the result says by how much. */
     private static final int MOST = 20_000;
+
     private final Compiled compiled;
     private final Wishes wishes;
     private final ToIntFunction<FunctionId> weight;
@@ -32,6 +33,7 @@ final class Front {
     private final List<Compiled.Table> counted;
     /** For each place, the choices that can be of use. */
     private final List<int[]> worth;
+
     private final List<Integer> order;
     private final long[] stride;
     private int slack;
@@ -44,7 +46,10 @@ final class Front {
     /** @param state the choices of places that still matter, by number */
     private record Label(long state, Cost cost, int loss, Label before, int slot, int choice, int offer) {}
 
-    /** @param slack a kit that is not shown is at most so many minutes quicker than one that is shown, no dearer and as good in the rest */
+    /**
+     * @param slack a kit that is not shown is at most so many minutes quicker than one that is shown, no dearer and
+     *     as good in the rest
+     */
     record Found(List<Line> lines, int slack) {}
 
     /** A kit by its choice in each place. */
@@ -53,16 +58,35 @@ final class Front {
     /** Part and cost of each choice in each place, those that another covers left out. */
     private final List<List<List<Offer>>> offers;
 
-    private Front(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Function<Sheet.Part, Cost> price, Optional<String> forced) {
+    private Front(
+            Compiled compiled,
+            Wishes wishes,
+            ToIntFunction<FunctionId> weight,
+            Function<Sheet.Part, Cost> price,
+            Optional<String> forced) {
         this.forced = forced;
         this.compiled = compiled;
         this.wishes = wishes;
         this.weight = weight;
         this.slots = compiled.slots();
-        this.counted = compiled.tables().stream().filter(t -> t.functions().stream().anyMatch(f -> counts(f, wishes, weight))).toList();
+        this.counted = compiled.tables().stream()
+                .filter(t -> t.functions().stream().anyMatch(f -> counts(f, wishes, weight)))
+                .toList();
         this.worth = IntStream.range(0, slots.size()).mapToObj(this::worth).toList();
         this.order = order();
-        this.offers = slots.stream().map(s -> s.choices().stream().map(c -> c.isEmpty() ? List.of(Offer.NONE) : unbeaten(c.parts().stream().map(p -> new Offer(Optional.of(p), price.apply(p))).toList(), Offer::cost, o -> 0, 0)).toList()).toList();
+        this.offers = slots.stream()
+                .map(s -> s.choices().stream()
+                        .map(c -> c.isEmpty()
+                                ? List.of(Offer.NONE)
+                                : unbeaten(
+                                        c.parts().stream()
+                                                .map(p -> new Offer(Optional.of(p), price.apply(p)))
+                                                .toList(),
+                                        Offer::cost,
+                                        o -> 0,
+                                        0))
+                        .toList())
+                .toList();
         this.stride = new long[slots.size()];
         long step = 1;
         for (int s = 0; s < stride.length; s++) {
@@ -75,25 +99,46 @@ final class Front {
      * @param base   what the radio itself costs
      * @param forced the part that a kit must have
      */
-    static Found of(Compiled compiled, Wishes wishes, ToIntFunction<FunctionId> weight, Cost base, Function<Sheet.Part, Cost> price, Optional<Sheet.Part> forced) {
+    static Found of(
+            Compiled compiled,
+            Wishes wishes,
+            ToIntFunction<FunctionId> weight,
+            Cost base,
+            Function<Sheet.Part, Cost> price,
+            Optional<Sheet.Part> forced) {
         return new Front(compiled, wishes, weight, price, forced.map(Sheet::id)).find(base);
     }
 
     /** Whether a function has to be known to compare kits. */
-    static boolean counts(FunctionId f, Wishes wishes, ToIntFunction<FunctionId> weight) { return wishes.musts().contains(f) || weight.applyAsInt(f) > 0; }
+    static boolean counts(FunctionId f, Wishes wishes, ToIntFunction<FunctionId> weight) {
+        return wishes.musts().contains(f) || weight.applyAsInt(f) > 0;
+    }
 
-    /** A part that does nothing for what counts that no part does not do as well is left out, unless one must be in it. */
+    /**
+     * A part that does nothing for what counts that no part does not do as well is left out, unless one must be in
+     * it.
+     */
     private int[] worth(int slot) {
         Slot s = slots.get(slot);
-        return IntStream.range(0, s.choices().size()).filter(c -> !s.mayBeEmpty() || s.choices().get(c).isEmpty() || forced.filter(f -> s.choiceOf(f) == c).isPresent() || counted.stream().anyMatch(t -> t.differs(slot, c, 0))).toArray();
+        return IntStream.range(0, s.choices().size())
+                .filter(c -> !s.mayBeEmpty()
+                        || s.choices().get(c).isEmpty()
+                        || forced.filter(f -> s.choiceOf(f) == c).isPresent()
+                        || counted.stream().anyMatch(t -> t.differs(slot, c, 0)))
+                .toArray();
     }
 
     /** The table with the fewest places still to fill comes next, so that losses are known early. */
     private List<Integer> order() {
         List<Integer> order = new ArrayList<>();
-        List<BitSet> open = new ArrayList<>(counted.stream().map(t -> (BitSet) t.places().clone()).filter(p -> !p.isEmpty()).toList());
+        List<BitSet> open = new ArrayList<>(counted.stream()
+                .map(t -> (BitSet) t.places().clone())
+                .filter(p -> !p.isEmpty())
+                .toList());
         while (!open.isEmpty()) {
-            BitSet next = open.stream().min(Comparator.comparingInt(BitSet::cardinality)).orElseThrow();
+            BitSet next = open.stream()
+                    .min(Comparator.comparingInt(BitSet::cardinality))
+                    .orElseThrow();
             next.stream().forEach(order::add);
             BitSet done = (BitSet) next.clone();
             open.forEach(p -> p.andNot(done));
@@ -104,7 +149,15 @@ final class Front {
     }
 
     private Found find(Cost base) {
-        List<Label> labels = List.of(new Label(0, base, lossOf(tables(new BitSet(), new BitSet()), new int[slots.size()]).orElse(-1), null, -1, 0, 0));
+        List<Label> labels = List.of(new Label(
+                0,
+                base,
+                lossOf(tables(new BitSet(), new BitSet()), new int[slots.size()])
+                        .orElse(-1),
+                null,
+                -1,
+                0,
+                0));
         if (labels.get(0).loss < 0) return new Found(List.of(), 0);
         BitSet filled = new BitSet();
         for (int slot : order) {
@@ -117,7 +170,10 @@ final class Front {
 
     /** The tables whose last place was filled just now. */
     private List<Compiled.Table> tables(BitSet before, BitSet filled) {
-        return counted.stream().filter(t -> Compiled.within(t.places(), filled) && (filled.isEmpty() || !Compiled.within(t.places(), before))).toList();
+        return counted.stream()
+                .filter(t -> Compiled.within(t.places(), filled)
+                        && (filled.isEmpty() || !Compiled.within(t.places(), before)))
+                .toList();
     }
 
     private BitSet mattering(BitSet filled) {
@@ -128,20 +184,27 @@ final class Front {
         return mattering;
     }
 
-    private List<Label> fill(List<Label> labels, int slot, BitSet filled, List<Compiled.Table> decided, BitSet mattering) {
+    private List<Label> fill(
+            List<Label> labels, int slot, BitSet filled, List<Compiled.Table> decided, BitSet mattering) {
         Map<Long, List<Label>> states = new LinkedHashMap<>();
-        for (Label l : labels) states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
+        for (Label l : labels)
+            states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
         List<Label> next = new ArrayList<>();
         int[] choices = new int[slots.size()];
-        List<BitSet> rivals = compiled.rivals().stream().filter(r -> r.get(slot) && Compiled.within(r, filled)).toList();
+        List<BitSet> rivals = compiled.rivals().stream()
+                .filter(r -> r.get(slot) && Compiled.within(r, filled))
+                .toList();
         states.forEach((state, here) -> {
-            for (int s = 0; s < choices.length; s++) choices[s] = (int) (state / stride[s] % slots.get(s).choices().size());
+            for (int s = 0; s < choices.length; s++)
+                choices[s] = (int) (state / stride[s] % slots.get(s).choices().size());
             for (int c : worth.get(slot)) {
                 choices[slot] = c;
                 if (rivals.stream().anyMatch(r -> compiled.tied(choices, r))) continue;
                 Optional<Integer> loss = lossOf(decided, choices);
                 if (loss.isEmpty()) continue;
-                long after = mattering.stream().mapToLong(s -> choices[s] * stride[s]).sum();
+                long after = mattering.stream()
+                        .mapToLong(s -> choices[s] * stride[s])
+                        .sum();
                 for (Label l : here) add(l, slot, c, loss.get(), after, next);
             }
         });
@@ -153,7 +216,12 @@ final class Front {
         boolean mine = forced.filter(f -> slots.get(slot).choiceOf(f) >= 0).isPresent();
         for (int o = 0; o < here.size(); o++) {
             Cost cost = l.cost.plus(here.get(o).cost());
-            if (wishes.budget().filter(b -> cost.cents() > b).isEmpty() && (!mine || here.get(o).part().filter(p -> p.id().equals(forced.get())).isPresent())) next.add(new Label(state, cost, l.loss + loss, l, slot, choice, o));
+            if (wishes.budget().filter(b -> cost.cents() > b).isEmpty()
+                    && (!mine
+                            || here.get(o)
+                                    .part()
+                                    .filter(p -> p.id().equals(forced.get()))
+                                    .isPresent())) next.add(new Label(state, cost, l.loss + loss, l, slot, choice, o));
         }
     }
 
@@ -162,7 +230,7 @@ final class Front {
         int loss = 0;
         for (Compiled.Table t : decided) {
             Map<FunctionId, Kind> kinds = t.at(choices);
-            if (kinds == null) return Optional.empty();   // outputs tied together among its places
+            if (kinds == null) return Optional.empty(); // outputs tied together among its places
             for (Map.Entry<FunctionId, Kind> e : kinds.entrySet()) {
                 if (e.getValue().works()) continue;
                 if (wishes.musts().contains(e.getKey())) return Optional.empty();
@@ -174,7 +242,8 @@ final class Front {
 
     private List<Label> thinned(List<Label> labels) {
         Map<Long, List<Label>> states = new LinkedHashMap<>();
-        for (Label l : labels) states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
+        for (Label l : labels)
+            states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
         List<Label> kept = unbeaten(states, 0);
         for (int minutes = 1; kept.size() > MOST; minutes *= 2) {
             kept = unbeaten(states, minutes);
@@ -206,10 +275,14 @@ final class Front {
         return kept;
     }
 
-    /** Sorted by price as plain numbers first, as there can be hundreds of thousands; only equals are compared further. */
+    /**
+     * Sorted by price as plain numbers first, as there can be hundreds of thousands; only equals are compared
+     * further.
+     */
     private static <T> Ranked[] byPrice(List<T> all, Function<T, Cost> cost, ToIntFunction<T> loss) {
         long[] keys = new long[all.size()];
-        for (int i = 0; i < keys.length; i++) keys[i] = Math.multiplyExact(cost.apply(all.get(i)).cents(), (long) keys.length) + i;
+        for (int i = 0; i < keys.length; i++)
+            keys[i] = Math.multiplyExact(cost.apply(all.get(i)).cents(), (long) keys.length) + i;
         Arrays.sort(keys);
         Ranked[] ranked = new Ranked[keys.length];
         int equals = 0;
@@ -225,7 +298,9 @@ final class Front {
     }
 
     private record Ranked(int index, Cost cost, int loss) {
-        boolean alike(Ranked other) { return loss == other.loss && cost.cuts() == other.cost.cuts() && cost.days() == other.cost.days(); }
+        boolean alike(Ranked other) {
+            return loss == other.loss && cost.cuts() == other.cost.cuts() && cost.days() == other.cost.days();
+        }
     }
 
     private static int compare(Ranked a, Ranked b) {
@@ -240,7 +315,10 @@ final class Front {
     private static boolean beaten(Ranked r, List<Ranked> quickest, int slack) {
         for (int i = 0; i < quickest.size(); i++) {
             Ranked q = quickest.get(i);
-            if (q.cost.minutes() <= r.cost.minutes() + slack && q.loss <= r.loss && q.cost.cuts() <= r.cost.cuts() && q.cost.days() <= r.cost.days()) {
+            if (q.cost.minutes() <= r.cost.minutes() + slack
+                    && q.loss <= r.loss
+                    && q.cost.cuts() <= r.cost.cuts()
+                    && q.cost.days() <= r.cost.days()) {
                 // what beat one is likely to beat the next
                 if (i > 0) quickest.set(i, quickest.set(i - 1, q));
                 return true;
@@ -265,6 +343,10 @@ final class Front {
             choices[l.slot] = l.choice;
             parts.set(l.slot, offers.get(l.slot).get(l.choice).get(l.offer).part());
         }
-        return new Line(end.cost, end.loss, choices, parts.stream().flatMap(Optional::stream).toList());
+        return new Line(
+                end.cost,
+                end.loss,
+                choices,
+                parts.stream().flatMap(Optional::stream).toList());
     }
 }

@@ -23,7 +23,10 @@ public record GiveUp(List<FunctionId> musts, boolean budget, Kit kit) {
 
     /** All smallest sets of up to three wishes. @param kits what there is for some wishes */
     static List<GiveUp> of(Wishes wishes, Function<Wishes, List<Kit>> kits) {
-        List<Optional<FunctionId>> all = new ArrayList<>(wishes.musts().stream().sorted(Comparator.comparing(FunctionId::text)).map(Optional::of).toList());
+        List<Optional<FunctionId>> all = new ArrayList<>(wishes.musts().stream()
+                .sorted(Comparator.comparing(FunctionId::text))
+                .map(Optional::of)
+                .toList());
         if (wishes.budget().isPresent()) all.add(BUDGET);
         List<Set<Optional<FunctionId>>> smallest = new ArrayList<>();
         List<GiveUp> found = new ArrayList<>();
@@ -33,7 +36,13 @@ public record GiveUp(List<FunctionId> musts, boolean budget, Kit kit) {
                 Optional<Kit> kit = kits.apply(without(wishes, set)).stream().min(Kit.BEST);
                 if (kit.isEmpty()) continue;
                 smallest.add(set);
-                found.add(new GiveUp(all.stream().filter(set::contains).flatMap(Optional::stream).toList(), set.contains(BUDGET), kit.get()));
+                found.add(new GiveUp(
+                        all.stream()
+                                .filter(set::contains)
+                                .flatMap(Optional::stream)
+                                .toList(),
+                        set.contains(BUDGET),
+                        kit.get()));
             }
         return found;
     }

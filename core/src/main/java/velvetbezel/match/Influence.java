@@ -41,13 +41,16 @@ final class Influence {
 
     private record Ran(Reach.Ruled rule) implements Asked {}
 
-    Influence(Reach reach) { this.reach = reach; }
+    Influence(Reach reach) {
+        this.reach = reach;
+    }
 
     /**
      * What bears on a function.
      *
      * @param places whose choice can change what becomes of it
-     * @param facets for each part that could be in the kit, all of it that can have a say: parts of equal facets do the same
+     * @param facets for each part that could be in the kit, all of it that can have a say: parts of equal facets do
+     *     the same
      */
     record Bearing(BitSet places, Map<String, Object> facets) {}
 
@@ -67,7 +70,9 @@ final class Influence {
 
     private Facet facet(Instance i, Walk walk) {
         Set<Object> ran = new HashSet<>();
-        for (Reach.Ruled r : reach.rules) if (r.instance() == i && walk.seen.contains(new Ran(r))) ran.add(List.of(r.rule().when(), r.rule().then()));
+        for (Reach.Ruled r : reach.rules)
+            if (r.instance() == i && walk.seen.contains(new Ran(r)))
+                ran.add(List.of(r.rule().when(), r.rule().then()));
         Device d = Behaviour.of(i.device());
         Set<Object> plugs = new HashSet<>();
         for (Plug p : d.plugs()) if (counts(i, p, walk)) plugs.add(p);
@@ -76,15 +81,33 @@ final class Influence {
         Set<Object> wires = new HashSet<>();
         for (InnerWire w : d.wires()) if (counts(reach.potential.net(i.terminal(w.from())), walk)) wires.add(w);
         Set<Object> ports = new HashSet<>();
-        for (Port p : d.ports()) if (reach.possible.getOrDefault(new PortRef(i.id(), p.id()), Set.of()).stream().anyMatch(s -> walk.seen.contains(new Arriving(new PortRef(i.id(), p.id()), s)))) ports.add(p);
-        return new Facet(ran, plugs, leads, wires, ran.isEmpty() && ports.isEmpty() ? "" : List.of(ports, d.ports(), d.conditions(), d.modes(), d.settings(), d.firstUse()));
+        for (Port p : d.ports())
+            if (reach.possible.getOrDefault(new PortRef(i.id(), p.id()), Set.of()).stream()
+                    .anyMatch(s -> walk.seen.contains(new Arriving(new PortRef(i.id(), p.id()), s)))) ports.add(p);
+        return new Facet(
+                ran,
+                plugs,
+                leads,
+                wires,
+                ran.isEmpty() && ports.isEmpty()
+                        ? ""
+                        : List.of(ports, d.ports(), d.conditions(), d.modes(), d.settings(), d.firstUse()));
     }
 
-    private boolean counts(int net, Walk walk) { return !(reach.hard.contains(net) && reach.alwaysTied.containsKey(net)) && walk.seen.contains(new Net(net)); }
+    private boolean counts(int net, Walk walk) {
+        return !(reach.hard.contains(net) && reach.alwaysTied.containsKey(net)) && walk.seen.contains(new Net(net));
+    }
 
     private boolean counts(Instance i, Plug plug, Walk walk) {
-        return reach.potential.crowd(i.id(), plug.id()).filter(walk.crowds::contains).isPresent()
-            || plug.positions().stream().anyMatch(p -> !p.empty() && counts(reach.potential.net(new TerminalId(i.id(), plug.id() + "." + p.number())), walk));
+        return reach.potential
+                        .crowd(i.id(), plug.id())
+                        .filter(walk.crowds::contains)
+                        .isPresent()
+                || plug.positions().stream()
+                        .anyMatch(p -> !p.empty()
+                                && counts(
+                                        reach.potential.net(new TerminalId(i.id(), plug.id() + "." + p.number())),
+                                        walk));
     }
 
     /** Follows what was asked backwards until nothing new is asked. */
@@ -95,11 +118,17 @@ final class Influence {
         private final Set<Integer> crowds = new HashSet<>();
         private final Function function;
 
-        Walk(Function function) { this.function = function; }
+        Walk(Function function) {
+            this.function = function;
+        }
 
-        void ask(Asked asked) { if (seen.add(asked)) fresh.add(asked); }
+        void ask(Asked asked) {
+            if (seen.add(asked)) fresh.add(asked);
+        }
 
-        void ask(List<Reach.Ruled> ruled) { ruled.forEach(r -> ask(new Ran(r))); }
+        void ask(List<Reach.Ruled> ruled) {
+            ruled.forEach(r -> ask(new Ran(r)));
+        }
 
         void end() {
             while (!fresh.isEmpty()) {
@@ -117,18 +146,24 @@ final class Influence {
 
     private void expect(Expect expect, Walk walk) {
         if (expect instanceof Expect.Arrives e) walk.ask(new Arriving(e.at(), e.signal()));
-        else if (expect instanceof Expect.Shows e) walk.ask(reach.shows.getOrDefault(e.instance() + ":" + e.what(), List.of()));
-        else if (expect instanceof Expect.InMode e) walk.ask(reach.enters.getOrDefault(e.instance() + "." + e.mode(), List.of()));
+        else if (expect instanceof Expect.Shows e)
+            walk.ask(reach.shows.getOrDefault(e.instance() + ":" + e.what(), List.of()));
+        else if (expect instanceof Expect.InMode e)
+            walk.ask(reach.enters.getOrDefault(e.instance() + "." + e.mode(), List.of()));
         else if (expect instanceof Expect.Quiet e) heardHere(e, walk);
         else if (expect instanceof Expect.Not e) expect(e.expect(), walk);
         else if (expect instanceof Expect.Any e) e.expects().forEach(x -> expect(x, walk));
-        else if (expect instanceof Expect.Reads e) Optional.ofNullable(reach.instances.get(e.at().instance())).ifPresent(i -> at(i, e.at().name(), walk));
+        else if (expect instanceof Expect.Reads e)
+            Optional.ofNullable(reach.instances.get(e.at().instance())).ifPresent(i -> at(i, e.at().name(), walk));
     }
 
     /** Noise comes with the signals that the function listens for; what else could bring some only makes it worse. */
     private static void heardHere(Expect.Quiet quiet, Walk walk) {
-        walk.function.scenario().stream().flatMap(s -> s.expects().stream()).filter(Expect.Arrives.class::isInstance).map(Expect.Arrives.class::cast)
-            .forEach(a -> walk.ask(new Arriving(quiet.at(), a.signal())));
+        walk.function.scenario().stream()
+                .flatMap(s -> s.expects().stream())
+                .filter(Expect.Arrives.class::isInstance)
+                .map(Expect.Arrives.class::cast)
+                .forEach(a -> walk.ask(new Arriving(quiet.at(), a.signal())));
     }
 
     private void guard(Guard guard, Instance i, Walk walk) {
@@ -145,7 +180,9 @@ final class Influence {
     }
 
     /** A terminal that somebody looks at: what its net carries, and what its plug could be pushed into. */
-    private void at(Instance i, String terminal, Walk walk) { end(i, reach.potential.net(i.terminal(terminal)), walk); }
+    private void at(Instance i, String terminal, Walk walk) {
+        end(i, reach.potential.net(i.terminal(terminal)), walk);
+    }
 
     private void end(Instance i, int net, Walk walk) {
         walk.ask(new Net(net));
@@ -177,7 +214,9 @@ final class Influence {
     private boolean sent(PortRef out, String signal, Walk walk) {
         boolean any = false;
         for (Reach.Sending s : reach.sendings.getOrDefault(out, List.of())) {
-            if (s.in() == null ? !s.signal().equals(signal) : !reach.possible.getOrDefault(s.in(), Set.of()).contains(signal)) continue;
+            if (s.in() == null
+                    ? !s.signal().equals(signal)
+                    : !reach.possible.getOrDefault(s.in(), Set.of()).contains(signal)) continue;
             any = true;
             walk.ask(new Ran(s.by()));
             if (s.in() != null) walk.ask(new Arriving(s.in(), signal));
@@ -187,12 +226,14 @@ final class Influence {
 
     private void net(int net, Walk walk) {
         boolean supply = reach.supplies.contains(net);
-        if (net != reach.potential.net(LeadRole.GROUND)) for (Reach.Touch t : reach.touches.getOrDefault(net, List.of())) {
-            if (reach.hard.contains(net) && t.by().instance().owner() != Instance.Owner.CAR || supply && reach.isLoad(net, t)) continue;
-            walk.ask(new Ran(t.by()));
-            reach.crowded(t.by().instance().id(), net, walk.slots, walk.crowds);
-            walk.ask(new Net(t.far()));
-        }
+        if (net != reach.potential.net(LeadRole.GROUND))
+            for (Reach.Touch t : reach.touches.getOrDefault(net, List.of())) {
+                if (reach.hard.contains(net) && t.by().instance().owner() != Instance.Owner.CAR
+                        || supply && reach.isLoad(net, t)) continue;
+                walk.ask(new Ran(t.by()));
+                reach.crowded(t.by().instance().id(), net, walk.slots, walk.crowds);
+                walk.ask(new Net(t.far()));
+            }
         walk.slots.or(reach.present(net, walk.crowds));
     }
 }

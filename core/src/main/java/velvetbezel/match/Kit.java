@@ -25,36 +25,63 @@ import velvetbezel.sheet.Trait;
  */
 public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss, Map<FunctionId, Kind> kinds) {
     /** Least lost first, then cheapest. */
-    static final Comparator<Kit> BEST = Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents());
+    static final Comparator<Kit> BEST =
+            Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents());
 
-    public Kit { parts = List.copyOf(parts); }
+    public Kit {
+        parts = List.copyOf(parts);
+    }
 
     /** No other kit is better in one thing and as good in the rest. */
-    public boolean covers(Kit other) { return loss <= other.loss && cost.covers(other.cost); }
+    public boolean covers(Kit other) {
+        return loss <= other.loss && cost.covers(other.cost);
+    }
 
-    public Installation build(Sheet.Vehicle vehicle) { return Builder.replacement(vehicle, radio, parts); }
+    public Installation build(Sheet.Vehicle vehicle) {
+        return Builder.replacement(vehicle, radio, parts);
+    }
 
     /** Access points elsewhere in the car that its parts go to. */
-    public List<Access> places(Sheet.Vehicle vehicle) { return parts.stream().flatMap(p -> Slots.ways(vehicle, p).stream()).toList(); }
+    public List<Access> places(Sheet.Vehicle vehicle) {
+        return parts.stream().flatMap(p -> Slots.ways(vehicle, p).stream()).toList();
+    }
 
     /** What a person should know before buying that no function tells: a colour that will not match. */
     public List<String> remarks(Sheet.Vehicle vehicle) {
         Optional<String> dash = Optional.ofNullable(vehicle.traits().get(Trait.PANEL_COLOUR));
-        return parts.stream().filter(p -> dash.isPresent() && !p.finishes().isEmpty() && !p.finishes().contains(dash.get()))
-            .map(p -> "%s comes in %s only; the panel here is %s.".formatted(p.name(), String.join(" or ", p.finishes()), dash.get())).toList();
+        return parts.stream()
+                .filter(p -> dash.isPresent()
+                        && !p.finishes().isEmpty()
+                        && !p.finishes().contains(dash.get()))
+                .map(p -> "%s comes in %s only; the panel here is %s."
+                        .formatted(p.name(), String.join(" or ", p.finishes()), dash.get()))
+                .toList();
     }
 
-    public Set<FunctionId> working() { return having(Kind::works); }
+    public Set<FunctionId> working() {
+        return having(Kind::works);
+    }
 
-    public Set<FunctionId> lost() { return having(k -> k == Kind.LOST); }
+    public Set<FunctionId> lost() {
+        return having(k -> k == Kind.LOST);
+    }
 
-    public int losses() { return (int) kinds.values().stream().filter(k -> k == Kind.LOST).count(); }
+    public int losses() {
+        return (int) kinds.values().stream().filter(k -> k == Kind.LOST).count();
+    }
 
-    public Set<FunctionId> gained() { return having(k -> k == Kind.GAINED); }
+    public Set<FunctionId> gained() {
+        return having(k -> k == Kind.GAINED);
+    }
 
-    public boolean has(String sheet) { return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet)); }
+    public boolean has(String sheet) {
+        return radio.id().equals(sheet) || parts.stream().anyMatch(p -> p.id().equals(sheet));
+    }
 
     private Set<FunctionId> having(Predicate<Kind> wanted) {
-        return kinds.entrySet().stream().filter(e -> wanted.test(e.getValue())).map(Map.Entry::getKey).collect(Collectors.toUnmodifiableSet());
+        return kinds.entrySet().stream()
+                .filter(e -> wanted.test(e.getValue()))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toUnmodifiableSet());
     }
 }

@@ -19,16 +19,31 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
         days = Map.copyOf(days);
     }
 
-    public long cents(Sheet.Part part) { return cents.getOrDefault(part.id(), part.priceCents()); }
+    public long cents(Sheet.Part part) {
+        return cents.getOrDefault(part.id(), part.priceCents());
+    }
 
-    public long cents(Sheet.Radio radio) { return cents.getOrDefault(radio.id(), radio.priceCents()); }
+    public long cents(Sheet.Radio radio) {
+        return cents.getOrDefault(radio.id(), radio.priceCents());
+    }
 
-    public int days(Sheet sheet) { return days.getOrDefault(sheet.id(), 0); }
+    public int days(Sheet sheet) {
+        return days.getOrDefault(sheet.id(), 0);
+    }
 
-    public Cost of(Sheet.Radio radio) { return new Cost(cents(radio), 0, 0, days(radio)); }
+    public Cost of(Sheet.Radio radio) {
+        return new Cost(cents(radio), 0, 0, days(radio));
+    }
 
     /** Labour includes the way to a plug elsewhere in the car. */
     public Cost of(Sheet.Vehicle vehicle, Sheet.Part part) {
-        return new Cost(cents(part), part.minutes() + Slots.ways(vehicle, part).stream().mapToInt(Access::minutes).sum(), part.cuts(), days(part));
+        return new Cost(
+                cents(part),
+                part.minutes()
+                        + Slots.ways(vehicle, part).stream()
+                                .mapToInt(Access::minutes)
+                                .sum(),
+                part.cuts(),
+                days(part));
     }
 }

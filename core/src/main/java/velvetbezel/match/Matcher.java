@@ -24,19 +24,25 @@ public final class Matcher {
     private Matcher() {}
 
     /** With the sheets' own prices and nothing wished but what the car had. */
-    public static Matched match(Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
+    public static Matched match(
+            Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
         Installation factory = Builder.factory(vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
         return match(RadioMatch.of(factory, vehicle, radios, parts, catalogue, had), Wishes.NONE, Market.SHEETS);
     }
 
     public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {
-        Matched best = best(radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList());
+        Matched best = best(
+                radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList());
         return best.kits().isEmpty() ? new Matched(List.of(), giveUp(radios, wishes, market), 0) : best;
     }
 
     /** Where no kit meets all wishes: the smallest sets of them to give up. */
-    public static List<GiveUp> giveUp(List<RadioMatch> radios, Wishes wishes, Market market) { return GiveUp.of(wishes, less -> radios.stream().flatMap(r -> r.kits(less, market, () -> false).kits().stream()).toList()); }
+    public static List<GiveUp> giveUp(List<RadioMatch> radios, Wishes wishes, Market market) {
+        return GiveUp.of(wishes, less -> radios.stream()
+                .flatMap(r -> r.kits(less, market, () -> false).kits().stream())
+                .toList());
+    }
 
     /** The kits of several radios that none of the others beats. */
     public static Matched best(List<RadioMatch.Found> found) {
@@ -47,14 +53,33 @@ public final class Matcher {
             best = Front.unbeaten(all, Kit::cost, Kit::loss, minutes);
             if (best.size() <= MOST) slack += minutes;
         }
-        return new Matched(best.stream().sorted(Comparator.comparingInt(Kit::loss).thenComparing(Comparator.<Kit>comparingInt(k -> k.gained().size()).reversed()).thenComparingLong(k -> k.cost().cents()).thenComparingInt(k -> k.cost().minutes())).toList(), List.of(), slack);
+        return new Matched(
+                best.stream()
+                        .sorted(Comparator.comparingInt(Kit::loss)
+                                .thenComparing(Comparator.<Kit>comparingInt(
+                                                k -> k.gained().size())
+                                        .reversed())
+                                .thenComparingLong(k -> k.cost().cents())
+                                .thenComparingInt(k -> k.cost().minutes()))
+                        .toList(),
+                List.of(),
+                slack);
     }
 
     /** Why each sheet is in no kit that is not in one. */
-    public static List<Matched.Out> out(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Catalogue catalogue, Wishes wishes, Market market, List<Kit> kits) {
+    public static List<Matched.Out> out(
+            Sheet.Vehicle vehicle,
+            List<RadioMatch> radios,
+            List<Sheet.Part> parts,
+            Catalogue catalogue,
+            Wishes wishes,
+            Market market,
+            List<Kit> kits) {
         Reasons reasons = new Reasons(vehicle, radios, catalogue, wishes, market, kits);
         List<Matched.Out> out = new ArrayList<>();
-        Stream.<Sheet>concat(radios.stream().map(RadioMatch::radio), parts.stream()).filter(s -> kits.stream().noneMatch(k -> k.has(s.id()))).forEach(s -> out.add(new Matched.Out(s.id(), s.name(), reasons.of(s, parts))));
+        Stream.<Sheet>concat(radios.stream().map(RadioMatch::radio), parts.stream())
+                .filter(s -> kits.stream().noneMatch(k -> k.has(s.id())))
+                .forEach(s -> out.add(new Matched.Out(s.id(), s.name(), reasons.of(s, parts))));
         return out;
     }
 }

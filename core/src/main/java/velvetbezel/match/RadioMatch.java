@@ -23,7 +23,8 @@ import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.Sheet;
 
 /**
- * One radio in one car: what does not depend on wishes and prices, worked out once for all radios that behave alike, and
+ * One radio in one car: what does not depend on wishes and prices, worked out once for all radios that behave alike,
+ * and
  * asked again and again. Safe for several threads, which wait for each other.
  */
 public final class RadioMatch {
@@ -34,14 +35,20 @@ public final class RadioMatch {
     private final Optional<Compiled> compiled;
 
     /**
-     * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer and as good in the rest
+     * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer
+     *     and as good in the rest
      * @param complete whether it was not stopped on the way
      */
     public record Found(List<Kit> kits, int slack, boolean complete) {
         static final Found NOTHING = new Found(List.of(), 0, true);
     }
 
-    private RadioMatch(Sheet.Vehicle vehicle, Sheet.Radio radio, Catalogue catalogue, Set<FunctionId> had, Optional<Compiled> compiled) {
+    private RadioMatch(
+            Sheet.Vehicle vehicle,
+            Sheet.Radio radio,
+            Catalogue catalogue,
+            Set<FunctionId> had,
+            Optional<Compiled> compiled) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.catalogue = catalogue;
@@ -51,7 +58,13 @@ public final class RadioMatch {
 
     /** What of a radio decides what its kits keep and lose. */
     private record Model(Device behaviour, Opening size, boolean screen, boolean tooDeep) {
-        static Model of(Sheet.Vehicle vehicle, Sheet.Radio radio) { return new Model(Behaviour.of(radio.device()), radio.size(), radio.screen(), Reasons.tooDeep(vehicle, radio).isPresent()); }
+        static Model of(Sheet.Vehicle vehicle, Sheet.Radio radio) {
+            return new Model(
+                    Behaviour.of(radio.device()),
+                    radio.size(),
+                    radio.screen(),
+                    Reasons.tooDeep(vehicle, radio).isPresent());
+        }
     }
 
     /**
@@ -60,28 +73,49 @@ public final class RadioMatch {
      * @param had     functions of the factory installation
      * @return in the order of the radios
      */
-    public static List<RadioMatch> of(Installation factory, Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue, Set<FunctionId> had) {
+    public static List<RadioMatch> of(
+            Installation factory,
+            Sheet.Vehicle vehicle,
+            List<Sheet.Radio> radios,
+            List<Sheet.Part> parts,
+            Catalogue catalogue,
+            Set<FunctionId> had) {
         Map<Model, Optional<Compiled>> models = new HashMap<>();
-        return radios.stream().map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
-            Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts);
-            return slots.map(s -> Compiled.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
-        }))).toList();
+        return radios.stream()
+                .map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
+                    Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts);
+                    return slots.map(
+                            s -> Compiled.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
+                })))
+                .toList();
     }
 
-    public Sheet.Radio radio() { return radio; }
+    public Sheet.Radio radio() {
+        return radio;
+    }
 
     /** A kit that a person put together, with what it costs today. Does not wait for kits that are being worked out. */
-    public Kit of(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) { return priced(sorted(parts), kinds, wishes, market); }
+    public Kit of(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) {
+        return priced(sorted(parts), kinds, wishes, market);
+    }
 
     /** Whether anything holds it, feeds it and joins its antenna. */
-    boolean possible() { return compiled.isPresent(); }
+    boolean possible() {
+        return compiled.isPresent();
+    }
 
-    Optional<Compiled> compiled() { return compiled; }
+    Optional<Compiled> compiled() {
+        return compiled;
+    }
 
-    int weight(FunctionId f, Wishes wishes) { return wishes.weight(f, had.contains(f)); }
+    int weight(FunctionId f, Wishes wishes) {
+        return wishes.weight(f, had.contains(f));
+    }
 
     /** Every kit that no other beats, each run as built. */
-    public Found kits(Wishes wishes, Market market, BooleanSupplier stopped) { return alone(c -> kits(c, wishes, market, stopped), Found.NOTHING); }
+    public Found kits(Wishes wishes, Market market, BooleanSupplier stopped) {
+        return alone(c -> kits(c, wishes, market, stopped), Found.NOTHING);
+    }
 
     /** Radios that behave alike share their tables: one at a time. */
     private <T> T alone(java.util.function.Function<Compiled, T> ask, T otherwise) {
@@ -92,19 +126,39 @@ public final class RadioMatch {
     }
 
     private Found kits(Compiled c, Wishes wishes, Market market, BooleanSupplier stopped) {
-        Set<FunctionId> matters = catalogue.functions().stream().map(Function::id).filter(f -> Front.counts(f, wishes, x -> weight(x, wishes))).collect(Collectors.toSet());
+        Set<FunctionId> matters = catalogue.functions().stream()
+                .map(Function::id)
+                .filter(f -> Front.counts(f, wishes, x -> weight(x, wishes)))
+                .collect(Collectors.toSet());
         while (true) {
             if (!c.fill(matters, stopped)) return new Found(List.of(), 0, false);
             Front.Found front = front(c, wishes, market, Optional.empty());
-            if (front.lines().stream().allMatch(l -> c.agrees(l.choices(), matters))) return new Found(Front.unbeaten(front.lines().stream().map(l -> kit(c, l, wishes)).filter(k -> k.working().containsAll(wishes.musts())).toList(), Kit::cost, Kit::loss, 0), front.slack(), true);
+            if (front.lines().stream().allMatch(l -> c.agrees(l.choices(), matters)))
+                return new Found(
+                        Front.unbeaten(
+                                front.lines().stream()
+                                        .map(l -> kit(c, l, wishes))
+                                        .filter(k -> k.working().containsAll(wishes.musts()))
+                                        .toList(),
+                                Kit::cost,
+                                Kit::loss,
+                                0),
+                        front.slack(),
+                        true);
         }
     }
 
-    private Front.Found front(Compiled c, Wishes wishes, Market market, Optional<Sheet.Part> forced) { return Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), forced); }
+    private Front.Found front(Compiled c, Wishes wishes, Market market, Optional<Sheet.Part> forced) {
+        return Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), forced);
+    }
 
     /** The best kits that have one part in them, as compiled: least lost first, then cheapest. */
     List<Kit> with(Sheet.Part part, Wishes wishes, Market market) {
-        return alone(c -> front(c, wishes, market, Optional.of(part)).lines().stream().map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices()))).toList(), List.of());
+        return alone(
+                c -> front(c, wishes, market, Optional.of(part)).lines().stream()
+                        .map(l -> new Kit(radio, l.parts(), l.cost(), l.loss(), c.kinds(l.choices())))
+                        .toList(),
+                List.of());
     }
 
     /** Its losses are those of the kit as built, whatever the tables say. */
@@ -113,20 +167,32 @@ public final class RadioMatch {
         return new Kit(radio, sorted(l.parts()), l.cost(), loss(kinds, wishes), kinds);
     }
 
-    private int loss(Map<FunctionId, Kind> kinds, Wishes wishes) { return kinds.entrySet().stream().filter(e -> !e.getValue().works()).mapToInt(e -> weight(e.getKey(), wishes)).sum(); }
+    private int loss(Map<FunctionId, Kind> kinds, Wishes wishes) {
+        return kinds.entrySet().stream()
+                .filter(e -> !e.getValue().works())
+                .mapToInt(e -> weight(e.getKey(), wishes))
+                .sum();
+    }
 
-    private static List<Sheet.Part> sorted(List<Sheet.Part> parts) { return parts.stream().sorted((a, b) -> a.kind().compareTo(b.kind())).toList(); }
+    private static List<Sheet.Part> sorted(List<Sheet.Part> parts) {
+        return parts.stream().sorted((a, b) -> a.kind().compareTo(b.kind())).toList();
+    }
 
     /** Parts that are an alternative in some place of this radio's kits, whether or not any kit has them. */
     Set<String> candidates() {
         Set<String> ids = new HashSet<>();
-        compiled.ifPresent(c -> c.slots().forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> ids.add(p.id())))));
+        compiled.ifPresent(
+                c -> c.slots().forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> ids.add(p.id())))));
         return ids;
     }
 
     /** A part that does the same here as another one. */
     Optional<Sheet.Part> twin(Sheet.Part part, Predicate<Sheet.Part> wanted) {
-        return compiled.flatMap(c -> c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).flatMap(s -> s.choices().get(s.choiceOf(part.id())).parts().stream()).filter(p -> !p.id().equals(part.id()) && wanted.test(p)).findFirst());
+        return compiled.flatMap(c -> c.slots().stream()
+                .filter(s -> s.choiceOf(part.id()) >= 0)
+                .flatMap(s -> s.choices().get(s.choiceOf(part.id())).parts().stream())
+                .filter(p -> !p.id().equals(part.id()) && wanted.test(p))
+                .findFirst());
     }
 
     /**
@@ -138,37 +204,65 @@ public final class RadioMatch {
      */
     public record Swap(Optional<Sheet.Part> part, List<FunctionId> lost, List<FunctionId> again, Kit kit) {}
 
-    /** What could stand in for one part of a kit, least lost first, then cheapest; kits that would tie outputs together left out. */
-    public List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) { return alone(c -> swaps(c, kit, part, wishes, market), List.of()); }
+    /**
+     * What could stand in for one part of a kit, least lost first, then cheapest; kits that would tie outputs
+     * together left out.
+     */
+    public List<Swap> swaps(Kit kit, Sheet.Part part, Wishes wishes, Market market) {
+        return alone(c -> swaps(c, kit, part, wishes, market), List.of());
+    }
 
     private List<Swap> swaps(Compiled c, Kit kit, Sheet.Part part, Wishes wishes, Market market) {
         List<Swap> swaps = new ArrayList<>();
         c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
-            if (s.mayBeEmpty()) swap(c, kit, Optional.of(part), Optional.empty(), wishes, market).ifPresent(swaps::add);
-            s.choices().forEach(x -> x.parts().stream().filter(p -> !p.id().equals(part.id())).forEach(p -> swap(c, kit, Optional.of(part), Optional.of(p), wishes, market).ifPresent(swaps::add)));
+            if (s.mayBeEmpty())
+                swap(c, kit, Optional.of(part), Optional.empty(), wishes, market)
+                        .ifPresent(swaps::add);
+            s.choices().forEach(x -> x.parts().stream()
+                    .filter(p -> !p.id().equals(part.id()))
+                    .forEach(p -> swap(c, kit, Optional.of(part), Optional.of(p), wishes, market)
+                            .ifPresent(swaps::add)));
         });
         swaps.sort(Comparator.comparing(Swap::kit, Kit.BEST));
         return swaps;
     }
 
     /** Each part that could go into a place that a kit leaves empty. */
-    public List<Swap> additions(Kit kit, Wishes wishes, Market market) { return alone(c -> additions(c, kit, wishes, market), List.of()); }
+    public List<Swap> additions(Kit kit, Wishes wishes, Market market) {
+        return alone(c -> additions(c, kit, wishes, market), List.of());
+    }
 
     private List<Swap> additions(Compiled c, Kit kit, Wishes wishes, Market market) {
         List<Swap> additions = new ArrayList<>();
-        c.slots().stream().filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
-            .forEach(s -> s.choices().forEach(x -> x.parts().forEach(p -> swap(c, kit, Optional.empty(), Optional.of(p), wishes, market).ifPresent(additions::add))));
+        c.slots().stream()
+                .filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
+                .forEach(s -> s.choices().forEach(x -> x.parts()
+                        .forEach(p -> swap(c, kit, Optional.empty(), Optional.of(p), wishes, market)
+                                .ifPresent(additions::add))));
         return additions;
     }
 
-    private Optional<Swap> swap(Compiled c, Kit kit, Optional<Sheet.Part> out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
-        List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream().filter(p -> out.filter(o -> o.id().equals(p.id())).isEmpty()).toList());
+    private Optional<Swap> swap(
+            Compiled c, Kit kit, Optional<Sheet.Part> out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
+        List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream()
+                .filter(p -> out.filter(o -> o.id().equals(p.id())).isEmpty())
+                .toList());
         in.ifPresent(parts::add);
         Installation installation = Builder.replacement(vehicle, radio, sorted(parts));
         if (!installation.faults().isEmpty()) return Optional.empty();
         Kit with = priced(sorted(parts), c.built(c.choices(parts)), wishes, market);
         List<FunctionId> all = catalogue.functions().stream().map(Function::id).toList();
-        return Optional.of(new Swap(in, all.stream().filter(f -> kit.kinds().get(f).works() && !with.kinds().get(f).works()).toList(), all.stream().filter(f -> !kit.kinds().get(f).works() && with.kinds().get(f).works()).toList(), with));
+        return Optional.of(new Swap(
+                in,
+                all.stream()
+                        .filter(f -> kit.kinds().get(f).works()
+                                && !with.kinds().get(f).works())
+                        .toList(),
+                all.stream()
+                        .filter(f -> !kit.kinds().get(f).works()
+                                && with.kinds().get(f).works())
+                        .toList(),
+                with));
     }
 
     private Kit priced(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) {

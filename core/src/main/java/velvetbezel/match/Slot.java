@@ -12,19 +12,34 @@ import velvetbezel.sheet.Sheet;
  * @param name what goes there, for people
  */
 record Slot(String name, List<Choice> choices) {
-    Slot { choices = List.copyOf(choices); }
+    Slot {
+        choices = List.copyOf(choices);
+    }
 
     /** The same place without some of what could go there; where nothing may be missing, all of it stays. */
-    Slot without(Predicate<Choice> idle) { return mayBeEmpty() ? new Slot(name, choices.stream().filter(c -> c.isEmpty() || !idle.test(c)).toList()) : this; }
+    Slot without(Predicate<Choice> idle) {
+        return mayBeEmpty()
+                ? new Slot(
+                        name,
+                        choices.stream()
+                                .filter(c -> c.isEmpty() || !idle.test(c))
+                                .toList())
+                : this;
+    }
 
-    boolean mayBeEmpty() { return choices.stream().anyMatch(Choice::isEmpty); }
+    boolean mayBeEmpty() {
+        return choices.stream().anyMatch(Choice::isEmpty);
+    }
 
     /** Nothing to choose. */
-    boolean isIdle() { return choices.size() == 1 && choices.get(0).isEmpty(); }
+    boolean isIdle() {
+        return choices.size() == 1 && choices.get(0).isEmpty();
+    }
 
     /** Which choice a part belongs to; −1 for none of them. */
     int choiceOf(String part) {
-        for (int c = 0; c < choices.size(); c++) if (choices.get(c).parts.stream().anyMatch(p -> p.id().equals(part))) return c;
+        for (int c = 0; c < choices.size(); c++)
+            if (choices.get(c).parts.stream().anyMatch(p -> p.id().equals(part))) return c;
         return -1;
     }
 
@@ -37,11 +52,17 @@ record Slot(String name, List<Choice> choices) {
     record Choice(Optional<Device> device, List<Sheet.Part> parts) {
         static final Choice NONE = new Choice(Optional.empty(), List.of());
 
-        Choice { parts = List.copyOf(parts); }
+        Choice {
+            parts = List.copyOf(parts);
+        }
 
-        boolean isEmpty() { return parts.isEmpty(); }
+        boolean isEmpty() {
+            return parts.isEmpty();
+        }
 
         /** Any of them, to stand for all when an installation is built. */
-        Optional<Sheet.Part> part() { return parts.stream().findFirst(); }
+        Optional<Sheet.Part> part() {
+            return parts.stream().findFirst();
+        }
     }
 }

@@ -20,11 +20,13 @@ import velvetbezel.sheet.Sheet;
 
 /**
  * The places of a kit for one radio in one car. One part holds the radio, one plugs into the car's main plug unless its
- * wires end bare or the radio fits it, one joins the antennas unless they fit; of every other kind, parts that go to the
+ * wires end bare or the radio fits it, one joins the antennas unless they fit; of every other kind, parts that go to
+ * the
  * same place are alternatives, and the place may stay empty.
  */
 final class Slots {
-    private static final Set<PartKind> NOT_EXTRA = Set.of(PartKind.ANTENNA_ADAPTER, PartKind.PASS_THROUGH_HARNESS, PartKind.VEHICLE_HARNESS_ADAPTER);
+    private static final Set<PartKind> NOT_EXTRA =
+            Set.of(PartKind.ANTENNA_ADAPTER, PartKind.PASS_THROUGH_HARNESS, PartKind.VEHICLE_HARNESS_ADAPTER);
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
     private final List<Sheet.Part> parts;
@@ -37,10 +39,14 @@ final class Slots {
     }
 
     /** Empty where something that must be there is not. */
-    static Optional<List<Slot>> of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) { return new Slots(vehicle, radio, parts).make(); }
+    static Optional<List<Slot>> of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
+        return new Slots(vehicle, radio, parts).make();
+    }
 
     private Optional<List<Slot>> make() {
-        boolean whole = place("dash kit", p -> holds(vehicle, radio, p), false) && place("harness", p -> plugsIn(vehicle, radio, p), needsNoHarness()) && place("antenna adapter", this::joinsAntennas, needsNoAntennaAdapter());
+        boolean whole = place("dash kit", p -> holds(vehicle, radio, p), false)
+                && place("harness", p -> plugsIn(vehicle, radio, p), needsNoHarness())
+                && place("antenna adapter", this::joinsAntennas, needsNoAntennaAdapter());
         if (!whole) return Optional.empty();
         Map<PartKind, List<Sheet.Part>> kinds = new LinkedHashMap<>();
         for (PartKind kind : PartKind.values()) kinds.put(kind, new ArrayList<>());
@@ -57,41 +63,70 @@ final class Slots {
     }
 
     static boolean holds(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {
-        return part.holds().filter(h -> h.opening() == vehicle.opening() && h.radio() == radio.size()).isPresent() && madeFor(vehicle, part);
+        return part.holds()
+                        .filter(h -> h.opening() == vehicle.opening() && h.radio() == radio.size())
+                        .isPresent()
+                && madeFor(vehicle, part);
     }
 
-    private static boolean madeFor(Sheet.Vehicle vehicle, Sheet.Part part) { return part.vehicles().isEmpty() || part.vehicles().contains(vehicle.id()); }
+    private static boolean madeFor(Sheet.Vehicle vehicle, Sheet.Part part) {
+        return part.vehicles().isEmpty() || part.vehicles().contains(vehicle.id());
+    }
 
-    static Plug mainPlug(Sheet.Vehicle vehicle) { return vehicle.car().plugs().get(0); }
+    static Plug mainPlug(Sheet.Vehicle vehicle) {
+        return vehicle.car().plugs().get(0);
+    }
 
     static boolean plugsIn(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {
-        return part.kind() != PartKind.ANTENNA_ADAPTER && (part.kind() == PartKind.PASS_THROUGH_HARNESS) == radio.screen() && goesTo(part, mainPlug(vehicle)) && madeFor(vehicle, part)
-            && (!carriesConstant(mainPlug(vehicle)) || feeds(part.device().orElseThrow(), radio.device()));
+        return part.kind() != PartKind.ANTENNA_ADAPTER
+                && (part.kind() == PartKind.PASS_THROUGH_HARNESS) == radio.screen()
+                && goesTo(part, mainPlug(vehicle))
+                && madeFor(vehicle, part)
+                && (!carriesConstant(mainPlug(vehicle)) || feeds(part.device().orElseThrow(), radio.device()));
     }
 
     /** A harness whose constant reaches no lead or plug of the radio leaves it dead: that is no kit. */
     private static boolean feeds(Device harness, Device radio) {
-        return bareConstant(harness) && bareConstant(radio) || harness.plugs().stream().filter(Slots::carriesConstant).anyMatch(p -> radio.plugs().stream().anyMatch(q -> carriesConstant(q) && p.mates(q)));
+        return bareConstant(harness) && bareConstant(radio)
+                || harness.plugs().stream().filter(Slots::carriesConstant).anyMatch(p -> radio.plugs().stream()
+                        .anyMatch(q -> carriesConstant(q) && p.mates(q)));
     }
 
     private static boolean bareConstant(Device device) {
-        return device.leads().stream().anyMatch(l -> l.role() == LeadRole.CONSTANT) || device.plugs().stream().flatMap(p -> p.positions().stream()).anyMatch(p -> p.bare() && p.role().filter(r -> r == LeadRole.CONSTANT).isPresent());
+        return device.leads().stream().anyMatch(l -> l.role() == LeadRole.CONSTANT)
+                || device.plugs().stream()
+                        .flatMap(p -> p.positions().stream())
+                        .anyMatch(p -> p.bare()
+                                && p.role().filter(r -> r == LeadRole.CONSTANT).isPresent());
     }
 
-    private static boolean carriesConstant(Plug plug) { return plug.positions().stream().anyMatch(p -> p.role().filter(r -> r == LeadRole.CONSTANT).isPresent()); }
+    private static boolean carriesConstant(Plug plug) {
+        return plug.positions().stream()
+                .anyMatch(p -> p.role().filter(r -> r == LeadRole.CONSTANT).isPresent());
+    }
 
-    private static boolean goesTo(Sheet.Part part, Plug plug) { return part.device().filter(d -> goesTo(d, plug)).isPresent(); }
+    private static boolean goesTo(Sheet.Part part, Plug plug) {
+        return part.device().filter(d -> goesTo(d, plug)).isPresent();
+    }
 
-    private static boolean goesTo(Device device, Plug plug) { return device.plugs().stream().anyMatch(p -> p.mates(plug)); }
+    private static boolean goesTo(Device device, Plug plug) {
+        return device.plugs().stream().anyMatch(p -> p.mates(plug));
+    }
 
     private boolean needsNoHarness() {
         Plug main = mainPlug(vehicle);
-        return main.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare) || goesTo(radio.device(), main);
+        return main.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare)
+                || goesTo(radio.device(), main);
     }
 
-    private static boolean isAntenna(Plug plug) { return plug.positions().stream().anyMatch(p -> p.role().filter(r -> r == LeadRole.ANTENNA).isPresent()); }
+    private static boolean isAntenna(Plug plug) {
+        return plug.positions().stream()
+                .anyMatch(p -> p.role().filter(r -> r == LeadRole.ANTENNA).isPresent());
+    }
 
-    private static Optional<Plug> antenna(Device device) { return device.plugs().stream().filter(Slots::isAntenna).findFirst(); }
+    private static Optional<Plug> antenna(Device device) {
+        return device.plugs().stream().filter(Slots::isAntenna).findFirst();
+    }
 
     /** The factory radio that stays keeps its antenna. */
     private boolean needsNoAntennaAdapter() {
@@ -101,12 +136,24 @@ final class Slots {
     }
 
     private boolean joinsAntennas(Sheet.Part part) {
-        return !needsNoAntennaAdapter() && part.kind() == PartKind.ANTENNA_ADAPTER && goesTo(part, antenna(vehicle.car()).orElseThrow()) && goesTo(part, antenna(radio.device()).orElseThrow());
+        return !needsNoAntennaAdapter()
+                && part.kind() == PartKind.ANTENNA_ADAPTER
+                && goesTo(part, antenna(vehicle.car()).orElseThrow())
+                && goesTo(part, antenna(radio.device()).orElseThrow());
     }
 
-    private boolean extra(Sheet.Part part) { return part.device().isPresent() && part.holds().isEmpty() && !NOT_EXTRA.contains(part.kind()) && !goesTo(part, mainPlug(vehicle)) && madeFor(vehicle, part); }
+    private boolean extra(Sheet.Part part) {
+        return part.device().isPresent()
+                && part.holds().isEmpty()
+                && !NOT_EXTRA.contains(part.kind())
+                && !goesTo(part, mainPlug(vehicle))
+                && madeFor(vehicle, part);
+    }
 
-    /** Parts of one kind that share a plug family with the same role in it, or without any plug a lead of the same role, go to the same place. */
+    /**
+     * Parts of one kind that share a plug family with the same role in it, or without any plug a lead of the same
+     * role, go to the same place.
+     */
     private static List<List<Sheet.Part>> places(List<Sheet.Part> kind) {
         List<List<Sheet.Part>> groups = new ArrayList<>();
         List<Set<String>> marks = new ArrayList<>();
@@ -125,21 +172,43 @@ final class Slots {
     }
 
     private static Set<String> marks(Device device) {
-        Stream<String> plugs = device.plugs().stream().flatMap(p -> p.positions().stream().flatMap(x -> x.role().stream()).filter(Slots::tells).map(r -> p.family() + "/" + r));
-        Stream<String> leads = device.plugs().isEmpty() ? device.leads().stream().map(l -> l.role()).filter(Slots::tells).map(LeadRole::name) : Stream.of();
+        Stream<String> plugs = device.plugs().stream().flatMap(p -> p.positions().stream()
+                .flatMap(x -> x.role().stream())
+                .filter(Slots::tells)
+                .map(r -> p.family() + "/" + r));
+        Stream<String> leads = device.plugs().isEmpty()
+                ? device.leads().stream()
+                        .map(l -> l.role())
+                        .filter(Slots::tells)
+                        .map(LeadRole::name)
+                : Stream.of();
         return Stream.concat(plugs, leads).collect(Collectors.toSet());
     }
 
     /** Every part has power and ground; they say nothing of where it goes. */
-    private static boolean tells(LeadRole role) { return role != LeadRole.GROUND && role != LeadRole.CONSTANT && !role.label().endsWith("ground") && !role.label().endsWith("shield"); }
+    private static boolean tells(LeadRole role) {
+        return role != LeadRole.GROUND
+                && role != LeadRole.CONSTANT
+                && !role.label().endsWith("ground")
+                && !role.label().endsWith("shield");
+    }
 
     private void add(String name, List<Sheet.Part> here, boolean mayBeEmpty) {
         Map<Optional<Device>, List<Sheet.Part>> alike = new LinkedHashMap<>();
-        for (Sheet.Part p : here) alike.computeIfAbsent(p.device().map(Behaviour::of), k -> new ArrayList<>()).add(p);
+        for (Sheet.Part p : here)
+            alike.computeIfAbsent(p.device().map(Behaviour::of), k -> new ArrayList<>())
+                    .add(p);
         Stream<Slot.Choice> choices = alike.entrySet().stream().map(e -> new Slot.Choice(e.getKey(), e.getValue()));
-        slots.add(new Slot(name, mayBeEmpty ? Stream.concat(Stream.of(Slot.Choice.NONE), choices).toList() : choices.toList()));
+        slots.add(new Slot(
+                name,
+                mayBeEmpty ? Stream.concat(Stream.of(Slot.Choice.NONE), choices).toList() : choices.toList()));
     }
 
     /** Access points elsewhere in the car that a part goes to. */
-    static List<Access> ways(Sheet.Vehicle vehicle, Sheet.Part part) { return vehicle.car().plugs().stream().filter(p -> p.access().isPresent() && goesTo(part, p)).map(p -> p.access().get()).toList(); }
+    static List<Access> ways(Sheet.Vehicle vehicle, Sheet.Part part) {
+        return vehicle.car().plugs().stream()
+                .filter(p -> p.access().isPresent() && goesTo(part, p))
+                .map(p -> p.access().get())
+                .toList();
+    }
 }

@@ -1,4 +1,8 @@
 package velvetbezel.prove;
 
 /** What a function did at arrival, before anything was touched. */
-public enum Baseline { NOT_TESTED, WORKED, FAULTY }
+public enum Baseline {
+    NOT_TESTED,
+    WORKED,
+    FAULTY
+}

@@ -21,7 +21,9 @@ import velvetbezel.harness.JointId;
 
 /** The checks of an installation, in the order of the catalogue. */
 public record TestPlan(List<Check> checks) {
-    public TestPlan { checks = List.copyOf(checks); }
+    public TestPlan {
+        checks = List.copyOf(checks);
+    }
 
     /** One check for each function that the car had or now has. */
     public static TestPlan of(Installation installation, Catalogue catalogue, Map<FunctionId, Outcome> outcomes) {
@@ -36,7 +38,9 @@ public record TestPlan(List<Check> checks) {
         for (Function f : catalogue.functions()) {
             Outcome outcome = outcomes.get(f.id());
             if (outcome == null || outcome instanceof Outcome.Absent) continue;
-            List<JointId> suspects = used.get(f.id()).stream().sorted(Comparator.comparing(users::get)).toList();
+            List<JointId> suspects = used.get(f.id()).stream()
+                    .sorted(Comparator.comparing(users::get))
+                    .toList();
             checks.add(new Check(f, outcome, expected(f, outcome), suspects));
         }
         return new TestPlan(checks);
@@ -44,7 +48,9 @@ public record TestPlan(List<Check> checks) {
 
     private static String expected(Function f, Outcome outcome) {
         if (outcome instanceof Outcome.Lost lost) return "Lost: " + lost.at().why();
-        return outcome instanceof Outcome.Changed changed ? f.expected() + " Changed: " + String.join(", ", changed.how()) + "." : f.expected();
+        return outcome instanceof Outcome.Changed changed
+                ? f.expected() + " Changed: " + String.join(", ", changed.how()) + "."
+                : f.expected();
     }
 
     private static List<Hop> path(Outcome outcome) {
@@ -55,11 +61,17 @@ public record TestPlan(List<Check> checks) {
 
     private static Set<JointId> joints(Installation installation, List<Hop> path) {
         Set<JointId> joints = new LinkedHashSet<>();
-        for (Hop hop : path) if (hop instanceof Hop.Over over) joint(installation, over.conductor()).ifPresent(joints::add);
+        for (Hop hop : path)
+            if (hop instanceof Hop.Over over)
+                joint(installation, over.conductor()).ifPresent(joints::add);
         return joints;
     }
 
     private static Optional<JointId> joint(Installation installation, ConductorId conductor) {
-        return installation.joints().stream().filter(j -> j.leads().stream().anyMatch(l -> ConductorId.leg(j.id(), l).equals(conductor))).map(Joint::id).findFirst();
+        return installation.joints().stream()
+                .filter(j -> j.leads().stream()
+                        .anyMatch(l -> ConductorId.leg(j.id(), l).equals(conductor)))
+                .map(Joint::id)
+                .findFirst();
     }
 }

@@ -13,4 +13,12 @@ import velvetbezel.units.Volts;
  * @param sentBy   the rule that emitted or carried it there
  * @param before   the arrival that was carried, if it was
  */
-public record Arrival(String signal, PortRef at, boolean reversed, Decibels level, Volts noise, Optional<PortRef> sentFrom, RuleRef sentBy, Optional<Arrival> before) {}
+public record Arrival(
+        String signal,
+        PortRef at,
+        boolean reversed,
+        Decibels level,
+        Volts noise,
+        Optional<PortRef> sentFrom,
+        RuleRef sentBy,
+        Optional<Arrival> before) {}

@@ -62,7 +62,9 @@ final class Asked {
         if (effect instanceof Effect.Diode d) number(d.onOhms());
     }
 
-    boolean open() { return open; }
+    boolean open() {
+        return open;
+    }
 
     private void number(Quantity q) {
         if (q instanceof Quantity.Open) open = true;
@@ -74,7 +76,10 @@ final class Asked {
         for (StateField f : fields) if (f.kind() == StateField.Kind.WORD) kept = kept.with(f, state.word(f));
         if (fields.contains(StateField.DIMMER)) kept = kept.withDimmer(state.dimmer());
         if (fields.contains(StateField.UNPLUGGED)) kept = kept.withUnplugged(state.unplugged());
-        kept = kept.withButtons(state.buttons().stream().filter(buttons::contains).collect(Collectors.toSet()));
-        return kept.withSettings(state.settings().entrySet().stream().filter(e -> settings.contains(e.getKey())).collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
+        kept = kept.withButtons(
+                state.buttons().stream().filter(buttons::contains).collect(Collectors.toSet()));
+        return kept.withSettings(state.settings().entrySet().stream()
+                .filter(e -> settings.contains(e.getKey()))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
     }
 }

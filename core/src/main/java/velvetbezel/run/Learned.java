@@ -7,7 +7,11 @@ import java.util.Optional;
 public record Learned(Map<String, Map<String, Window>> windows) {
     public static final Learned NOTHING = new Learned(Map.of());
 
-    public Learned { windows = Map.copyOf(windows); }
+    public Learned {
+        windows = Map.copyOf(windows);
+    }
 
-    Optional<Window> window(String terminal, String button) { return Optional.ofNullable(windows.getOrDefault(terminal, Map.of()).get(button)); }
+    Optional<Window> window(String terminal, String button) {
+        return Optional.ofNullable(windows.getOrDefault(terminal, Map.of()).get(button));
+    }
 }

@@ -17,6 +17,7 @@ public final class Loaded {
     private static final double TEST_VOLTS = 1;
     /** More ohms than this are no load. */
     private static final double OPEN = 1000;
+
     private final Picture picture;
     private final Netlist netlist;
     private final Solution solution;
@@ -36,21 +37,40 @@ public final class Loaded {
         return new Loaded(picture, new Netlist(picture.netlist().nodes(), branches));
     }
 
-    public Potential at(TerminalId id) { return solution.at(picture.node(id)); }
+    public Potential at(TerminalId id) {
+        return solution.at(picture.node(id));
+    }
 
     /** Size of the current through the outside conductors of a terminal. */
-    public Amps ampsAt(TerminalId id) { return new Amps(picture.ampsAt(picture.node(id), solution)); }
+    public Amps ampsAt(TerminalId id) {
+        return new Amps(picture.ampsAt(picture.node(id), solution));
+    }
 
     /** Size of the current through a conductor; none where it is open. */
-    public Amps through(ConductorId id) { return new Amps(picture.conductor(id).stream().mapToDouble(c -> Math.abs(solution.through(c).value())).sum()); }
+    public Amps through(ConductorId id) {
+        return new Amps(picture.conductor(id).stream()
+                .mapToDouble(c -> Math.abs(solution.through(c).value()))
+                .sum());
+    }
 
-    public Netlist netlist() { return netlist; }
+    public Netlist netlist() {
+        return netlist;
+    }
 
-    /** What an ohmmeter would show between two terminals with everything switched off: the resistors alone. @return empty where they are not joined */
+    /**
+     * What an ohmmeter would show between two terminals with everything switched off: the resistors alone.
+     *
+     * @return empty where they are not joined
+     */
     public static Optional<Ohms> ohms(Picture picture, TerminalId a, TerminalId b) {
-        List<Branch> passive = new ArrayList<>(picture.netlist().branches().stream().filter(x -> x instanceof Branch.Resistor).toList());
+        List<Branch> passive = new ArrayList<>(picture.netlist().branches().stream()
+                .filter(x -> x instanceof Branch.Resistor)
+                .toList());
         passive.add(new Branch.Source(picture.node(a), picture.node(b), TEST_VOLTS, 0));
-        double amps = Math.abs(new Netlist(picture.netlist().nodes(), passive).solve().through(passive.size() - 1).value());
+        double amps = Math.abs(new Netlist(picture.netlist().nodes(), passive)
+                .solve()
+                .through(passive.size() - 1)
+                .value());
         return amps < TEST_VOLTS / OPEN ? Optional.empty() : Optional.of(new Ohms(TEST_VOLTS / amps));
     }
 }

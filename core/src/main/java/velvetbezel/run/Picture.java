@@ -37,7 +37,14 @@ public final class Picture {
     private final Islands nets;
     private final Signals.Heard heard;
 
-    Picture(Plan plan, VehicleState state, Assumption assumption, Learned learned, Map<String, String> modes, BitSet inForce, Wirings wirings) {
+    Picture(
+            Plan plan,
+            VehicleState state,
+            Assumption assumption,
+            Learned learned,
+            Map<String, String> modes,
+            BitSet inForce,
+            Wirings wirings) {
         this.plan = plan;
         this.state = state;
         this.assumption = assumption;
@@ -51,23 +58,39 @@ public final class Picture {
         this.heard = wirings.heard(wiring, inForce);
     }
 
-    Plan plan() { return plan; }
+    Plan plan() {
+        return plan;
+    }
 
-    Assumption assumption() { return assumption; }
+    Assumption assumption() {
+        return assumption;
+    }
 
-    Learned learned() { return learned; }
+    Learned learned() {
+        return learned;
+    }
 
-    public Installation installation() { return plan.installation; }
+    public Installation installation() {
+        return plan.installation;
+    }
 
-    public VehicleState state() { return state; }
+    public VehicleState state() {
+        return state;
+    }
 
     /** "instance.mode" → value. */
-    public Map<String, String> modes() { return modes; }
+    public Map<String, String> modes() {
+        return modes;
+    }
 
-    Potential between(int plus, int minus) { return solution.between(plus, minus); }
+    Potential between(int plus, int minus) {
+        return solution.between(plus, minus);
+    }
 
     /** Potential of a terminal to battery minus. */
-    public Potential at(TerminalId id) { return between(id, Plan.REFERENCE); }
+    public Potential at(TerminalId id) {
+        return between(id, Plan.REFERENCE);
+    }
 
     public Potential between(TerminalId plus, TerminalId minus) {
         Integer a = plan.nodes.get(plus);
@@ -76,7 +99,9 @@ public final class Picture {
     }
 
     /** Size of the current through the outside conductors of a terminal, in amps. */
-    double ampsAt(int node) { return ampsAt(node, solution); }
+    double ampsAt(int node) {
+        return ampsAt(node, solution);
+    }
 
     double ampsAt(int node, Solution solution) {
         double sum = 0;
@@ -89,7 +114,11 @@ public final class Picture {
     }
 
     /** Number of the branch that a conductor is, where it is closed. */
-    OptionalInt conductor(ConductorId id) { return IntStream.range(0, wired.conductors().size()).filter(i -> wired.conductors().get(i).id().equals(id)).findFirst(); }
+    OptionalInt conductor(ConductorId id) {
+        return IntStream.range(0, wired.conductors().size())
+                .filter(i -> wired.conductors().get(i).id().equals(id))
+                .findFirst();
+    }
 
     /** @throws IllegalArgumentException if the installation does not have the terminal */
     int node(TerminalId id) {
@@ -98,14 +127,22 @@ public final class Picture {
         return node;
     }
 
-    public Amps ampsAt(TerminalId id) { return new Amps(plan.nodes.containsKey(id) ? ampsAt(plan.nodes.get(id)) : 0); }
+    public Amps ampsAt(TerminalId id) {
+        return new Amps(plan.nodes.containsKey(id) ? ampsAt(plan.nodes.get(id)) : 0);
+    }
 
-    public Optional<Arrival> arrival(PortRef port, String signal) { return Optional.ofNullable(heard.arrived().getOrDefault(port, Map.of()).get(signal)); }
+    public Optional<Arrival> arrival(PortRef port, String signal) {
+        return Optional.ofNullable(heard.arrived().getOrDefault(port, Map.of()).get(signal));
+    }
 
-    public Collection<Arrival> arrivals(PortRef port) { return heard.arrived().getOrDefault(port, Map.of()).values(); }
+    public Collection<Arrival> arrivals(PortRef port) {
+        return heard.arrived().getOrDefault(port, Map.of()).values();
+    }
 
     /** Signals that reached a port below its floor. */
-    public List<Arrival> faint() { return heard.faint(); }
+    public List<Arrival> faint() {
+        return heard.faint();
+    }
 
     /** The value of a device's setting: the state's, else the installation's, else the sheet's. */
     public Optional<String> setting(String instance, String name) {
@@ -113,25 +150,36 @@ public final class Picture {
     }
 
     /** By its key, "instance.name"; null where no device has it. */
-    String setting(String key) { return state.settings().getOrDefault(key, plan.startSettings.get(key)); }
+    String setting(String key) {
+        return state.settings().getOrDefault(key, plan.startSettings.get(key));
+    }
 
-    public boolean inForce(RuleRef ref) { return ruled(ref).filter(r -> inForce.get(r.index())).isPresent(); }
+    public boolean inForce(RuleRef ref) {
+        return ruled(ref).filter(r -> inForce.get(r.index())).isPresent();
+    }
 
-    Optional<Plan.Ruled> ruled(RuleRef ref) { return Optional.ofNullable(plan.rulesByRef.get(ref)); }
+    Optional<Plan.Ruled> ruled(RuleRef ref) {
+        return Optional.ofNullable(plan.rulesByRef.get(ref));
+    }
 
     /** Rule by its name, where the installation has it. */
-    public Optional<Rule> rule(RuleRef ref) { return ruled(ref).map(Plan.Ruled::rule); }
+    public Optional<Rule> rule(RuleRef ref) {
+        return ruled(ref).map(Plan.Ruled::rule);
+    }
 
     /** Whether a guard of a device holds here, judged as for a rule not yet in force. */
     public boolean holds(String instance, Guard guard) {
-        return plan.units.stream().filter(u -> u.id().equals(instance)).anyMatch(u -> new Judge(this).holds(guard, u, false));
+        return plan.units.stream().filter(u -> u.id().equals(instance)).anyMatch(u -> new Judge(this)
+                .holds(guard, u, false));
     }
 
     /** What people see, as "instance:text". */
     public Set<String> shows() {
         Set<String> shown = new TreeSet<>();
         for (int i = inForce.nextSetBit(0); i >= 0; i = inForce.nextSetBit(i + 1))
-            for (Effect e : plan.rules.get(i).rule().then()) if (e instanceof Effect.Show show) shown.add(plan.rules.get(i).unit().id() + ":" + show.what());
+            for (Effect e : plan.rules.get(i).rule().then())
+                if (e instanceof Effect.Show show)
+                    shown.add(plan.rules.get(i).unit().id() + ":" + show.what());
         return shown;
     }
 
@@ -142,10 +190,16 @@ public final class Picture {
         return first != null && second != null && nets.together(first, second);
     }
 
-    public boolean closed(Conductor conductor) { return wired.closed().contains(conductor.id()); }
+    public boolean closed(Conductor conductor) {
+        return wired.closed().contains(conductor.id());
+    }
 
     /** The network as solved, and the names of its nodes in order, for export. */
-    public Netlist netlist() { return wired.netlist(); }
+    public Netlist netlist() {
+        return wired.netlist();
+    }
 
-    public List<TerminalId> nodes() { return List.copyOf(plan.terminals); }
+    public List<TerminalId> nodes() {
+        return List.copyOf(plan.terminals);
+    }
 }

@@ -40,16 +40,26 @@ final class Plan {
         /** Numbers of its conditions among all of the installation. */
         final Map<String, Integer> conditions = new HashMap<>();
 
-        Unit(Instance instance) { this.instance = instance; }
+        Unit(Instance instance) {
+            this.instance = instance;
+        }
 
-        String id() { return instance.id(); }
+        String id() {
+            return instance.id();
+        }
 
-        Device device() { return instance.device(); }
+        Device device() {
+            return instance.device();
+        }
 
         /** "instance.name" of a mode or setting. */
-        String key(String name) { return keys.computeIfAbsent(name, n -> id() + "." + n); }
+        String key(String name) {
+            return keys.computeIfAbsent(name, n -> id() + "." + n);
+        }
 
-        int node(String terminal) { return nodes.get(terminal); }
+        int node(String terminal) {
+            return nodes.get(terminal);
+        }
     }
 
     final Installation installation;
@@ -60,18 +70,22 @@ final class Plan {
     final Map<RuleRef, Ruled> rulesByRef = new HashMap<>();
     /** Rules that enter a mode. */
     final List<Ruled> entering = new ArrayList<>();
+
     final List<Socket> sockets = new ArrayList<>();
     /** Conductors with their nodes. */
     final List<Ends> ends = new ArrayList<>();
+
     final Map<PortRef, Socket> byRef = new HashMap<>();
     /** How many conditions there are. */
     private int conditions;
+
     final Map<String, String> startModes = new LinkedHashMap<>();
     final Map<String, String> startSettings = new HashMap<>();
     /** Rules that carry on what arrives at a port. */
     final Map<PortRef, List<Carrying>> carrying = new HashMap<>();
     /** Rules that change currents, and rules that send signals. */
     final BitSet electrical = new BitSet();
+
     final BitSet sending = new BitSet();
     private final Asked asked;
     private final boolean open;
@@ -85,31 +99,48 @@ final class Plan {
         number(REFERENCE);
         for (Instance instance : installation.instances()) units.add(unit(instance));
         for (Conductor c : installation.conductors()) ends.add(new Ends(c, number(c.a()), number(c.b())));
-        for (Unit unit : units) for (Rule rule : unit.device().rules()) rules.add(new Ruled(rules.size(), unit, rule, new RuleRef(unit.id(), rule.id())));
+        for (Unit unit : units)
+            for (Rule rule : unit.device().rules())
+                rules.add(new Ruled(rules.size(), unit, rule, new RuleRef(unit.id(), rule.id())));
         for (Ruled r : rules) {
             rulesByRef.put(r.ref(), r);
             if (r.rule().then().stream().anyMatch(Effect.Enter.class::isInstance)) entering.add(r);
             if (electrical(r.rule())) electrical.set(r.index());
-            if (r.rule().then().stream().anyMatch(e -> e instanceof Effect.Emit || e instanceof Effect.Carry)) sending.set(r.index());
+            if (r.rule().then().stream().anyMatch(e -> e instanceof Effect.Emit || e instanceof Effect.Carry))
+                sending.set(r.index());
             for (Effect e : r.rule().then())
-                if (e instanceof Effect.Carry c) carrying.computeIfAbsent(new PortRef(r.unit().id(), c.in()), k -> new ArrayList<>()).add(new Carrying(r, c));
+                if (e instanceof Effect.Carry c)
+                    carrying.computeIfAbsent(new PortRef(r.unit().id(), c.in()), k -> new ArrayList<>())
+                            .add(new Carrying(r, c));
         }
         for (Unit unit : units) {
-            for (Choice mode : unit.device().modes()) startModes.put(unit.id() + "." + mode.name(), installation.modes().getOrDefault(unit.id() + "." + mode.name(), mode.start()));
-            for (Choice setting : unit.device().settings()) startSettings.put(unit.id() + "." + setting.name(), setting.start());
+            for (Choice mode : unit.device().modes())
+                startModes.put(
+                        unit.id() + "." + mode.name(),
+                        installation.modes().getOrDefault(unit.id() + "." + mode.name(), mode.start()));
+            for (Choice setting : unit.device().settings())
+                startSettings.put(unit.id() + "." + setting.name(), setting.start());
         }
         startSettings.putAll(installation.settings());
         asked = Asked.by(units);
-        open = asked.open() || installation.conductors().stream().anyMatch(c -> c.closed() instanceof Fact.Missing || c.ohms() instanceof Quantity.Open);
+        open = asked.open()
+                || installation.conductors().stream()
+                        .anyMatch(c -> c.closed() instanceof Fact.Missing || c.ohms() instanceof Quantity.Open);
     }
 
     /** Whether something electrical is missing from a sheet. */
-    boolean open() { return open; }
+    boolean open() {
+        return open;
+    }
 
-    int conditions() { return conditions; }
+    int conditions() {
+        return conditions;
+    }
 
     /** The state as far as any rule asks for it: states that differ in nothing else are one. */
-    VehicleState relevant(VehicleState state) { return asked.of(state); }
+    VehicleState relevant(VehicleState state) {
+        return asked.of(state);
+    }
 
     private Unit unit(Instance instance) {
         Unit unit = new Unit(instance);
@@ -144,5 +175,7 @@ final class Plan {
     }
 
     /** Whether a rule can change currents and voltages. */
-    static boolean electrical(Rule rule) { return rule.then().stream().anyMatch(Effect::electrical); }
+    static boolean electrical(Rule rule) {
+        return rule.then().stream().anyMatch(Effect::electrical);
+    }
 }

@@ -42,15 +42,23 @@ public final class Run {
         this.wirings = new Wirings(plan, assumption);
     }
 
-    public static Run of(Installation installation) { return new Run(installation, Learned.NOTHING, Assumption.ALL_FIRST); }
+    public static Run of(Installation installation) {
+        return new Run(installation, Learned.NOTHING, Assumption.ALL_FIRST);
+    }
 
     /** Modes at their start, no rule in force. */
-    public Memory start() { return new Memory(plan.startModes, new BitSet()); }
+    public Memory start() {
+        return new Memory(plan.startModes, new BitSet());
+    }
 
-    public Installation installation() { return plan.installation; }
+    public Installation installation() {
+        return plan.installation;
+    }
 
     /** Whether a current limit was passed in any state so far. */
-    public boolean tripped() { return tripped; }
+    public boolean tripped() {
+        return tripped;
+    }
 
     public Settled in(VehicleState state, Memory memory) {
         VehicleState asked = plan.relevant(state);
@@ -76,6 +84,7 @@ public final class Run {
         private final Set<String> changed = new HashSet<>();
         /** Devices whose rules are all out of force. */
         private final Set<String> broken = new HashSet<>();
+
         private final Set<Integer> benched = new HashSet<>();
         private final Set<String> unsettled = new LinkedHashSet<>();
         private final List<ModeChange> changes = new ArrayList<>();
@@ -86,7 +95,10 @@ public final class Run {
             this.modes = new LinkedHashMap<>(memory.modes());
             this.inForce = (BitSet) memory.inForce().clone();
             for (Plan.Unit unit : plan.units)
-                if ("false".equals(state.settings().getOrDefault(unit.id() + WORKING, plan.startSettings.get(unit.id() + WORKING)))) broken.add(unit.id());
+                if ("false"
+                        .equals(state.settings()
+                                .getOrDefault(unit.id() + WORKING, plan.startSettings.get(unit.id() + WORKING))))
+                    broken.add(unit.id());
         }
 
         Settled pass() {
@@ -94,9 +106,11 @@ public final class Run {
                 Picture picture = settle();
                 if (picture == null) continue;
                 List<Entry> entries = entries(picture);
-                Optional<Entry> worst = entries.stream().filter(e -> e.overload >= 0).max(Comparator.comparingDouble(Entry::overload));
+                Optional<Entry> worst =
+                        entries.stream().filter(e -> e.overload >= 0).max(Comparator.comparingDouble(Entry::overload));
                 if (worst.isPresent()) enter(worst.get());
-                else if (entries.isEmpty()) return new Settled(picture, new Memory(modes, inForce), changes, List.copyOf(unsettled));
+                else if (entries.isEmpty())
+                    return new Settled(picture, new Memory(modes, inForce), changes, List.copyOf(unsettled));
                 else entries.stream().filter(e -> !changed.contains(e.mode)).forEach(this::enterOnce);
             }
         }
@@ -125,7 +139,9 @@ public final class Run {
             Judge judge = new Judge(picture);
             BitSet next = new BitSet(plan.rules.size());
             for (Plan.Ruled r : plan.rules) {
-                if (!broken.contains(r.unit().id()) && !benched.contains(r.index()) && judge.holds(r.rule().when(), r.unit(), inForce.get(r.index()))) next.set(r.index());
+                if (!broken.contains(r.unit().id())
+                        && !benched.contains(r.index())
+                        && judge.holds(r.rule().when(), r.unit(), inForce.get(r.index()))) next.set(r.index());
             }
             return next;
         }
@@ -140,7 +156,10 @@ public final class Run {
 
         /** The first tired rule with an electrical effect stays out until the state changes. */
         private void bench(List<Integer> tired, Map<Integer, Integer> rises) {
-            int out = tired.stream().filter(i -> Plan.electrical(plan.rules.get(i).rule())).findFirst().orElse(tired.get(0));
+            int out = tired.stream()
+                    .filter(i -> Plan.electrical(plan.rules.get(i).rule()))
+                    .findFirst()
+                    .orElse(tired.get(0));
             benched.add(out);
             inForce.clear(out);
             rises.forEach((rule, times) -> {
@@ -161,7 +180,9 @@ public final class Run {
             return worst;
         }
 
-        private static Entry worse(Entry a, Entry b) { return a == null || b != null && b.overload > a.overload ? b : a; }
+        private static Entry worse(Entry a, Entry b) {
+            return a == null || b != null && b.overload > a.overload ? b : a;
+        }
 
         private boolean mayEnter(Plan.Ruled r, Effect.Enter enter) {
             String mode = r.unit().id() + "." + enter.mode();
@@ -171,7 +192,10 @@ public final class Run {
         /** What the rules in force want to enter. */
         private List<Entry> entries(Picture picture) {
             Judge judge = new Judge(picture);
-            return plan.entering.stream().filter(r -> inForce.get(r.index())).flatMap(r -> entries(r, judge).stream()).toList();
+            return plan.entering.stream()
+                    .filter(r -> inForce.get(r.index()))
+                    .flatMap(r -> entries(r, judge).stream())
+                    .toList();
         }
 
         /** Current limits carry how far they are passed, other rules −1. */
@@ -179,7 +203,11 @@ public final class Run {
             List<Entry> entries = new ArrayList<>();
             for (Effect e : r.rule().then())
                 if (e instanceof Effect.Enter enter && mayEnter(r, enter))
-                    entries.add(new Entry(r.unit().id() + "." + enter.mode(), enter.value(), r.ref(), judge.overload(r.rule().when(), r.unit()).orElse(-1.0)));
+                    entries.add(new Entry(
+                            r.unit().id() + "." + enter.mode(),
+                            enter.value(),
+                            r.ref(),
+                            judge.overload(r.rule().when(), r.unit()).orElse(-1.0)));
             return entries;
         }
 

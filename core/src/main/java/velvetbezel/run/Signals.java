@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import velvetbezel.harness.Islands;
 import velvetbezel.circuit.Solution;
+import velvetbezel.harness.Islands;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
@@ -22,6 +22,7 @@ import velvetbezel.units.Volts;
 final class Signals {
     /** One leg of a pair alone, its partner on a common net, loses half the voltage. */
     private static final Decibels ONE_LEG = new Decibels(-6);
+
     private static final Decibels NO_LOSS = new Decibels(0);
     private final Plan plan;
     private final BitSet inForce;
@@ -47,7 +48,15 @@ final class Signals {
         for (int i = inForce.nextSetBit(0); i >= 0; i = inForce.nextSetBit(i + 1)) {
             Plan.Ruled ruled = plan.rules.get(i);
             for (Effect effect : ruled.rule().then())
-                if (effect instanceof Effect.Emit e) send(ruled.unit().sockets.get(e.port()), e.signal(), false, e.level(), new Volts(0), ruled.ref(), Optional.empty());
+                if (effect instanceof Effect.Emit e)
+                    send(
+                            ruled.unit().sockets.get(e.port()),
+                            e.signal(),
+                            false,
+                            e.level(),
+                            new Volts(0),
+                            ruled.ref(),
+                            Optional.empty());
         }
         while (!fresh.isEmpty()) carryOn(fresh.poll());
         return new Heard(arrived, List.copyOf(faint));
@@ -64,30 +73,59 @@ final class Signals {
         }
     }
 
-    private boolean common(int node) { return nets.together(node, 0) || sharedNets.contains(nets.of(node)); }
+    private boolean common(int node) {
+        return nets.together(node, 0) || sharedNets.contains(nets.of(node));
+    }
 
     private void carryOn(Arrival arrival) {
         for (Plan.Carrying c : plan.carrying.getOrDefault(arrival.at(), List.of()))
             if (inForce.get(c.ruled().index()))
-                send(c.ruled().unit().sockets.get(c.carry().out()), arrival.signal(), arrival.reversed(), arrival.level().plus(c.carry().gain()), arrival.noise(), c.ruled().ref(), Optional.of(arrival));
+                send(
+                        c.ruled().unit().sockets.get(c.carry().out()),
+                        arrival.signal(),
+                        arrival.reversed(),
+                        arrival.level().plus(c.carry().gain()),
+                        arrival.noise(),
+                        c.ruled().ref(),
+                        Optional.of(arrival));
     }
 
-    private void send(Plan.Socket from, String signal, boolean reversed, Decibels level, Volts noise, RuleRef by, Optional<Arrival> before) {
+    private void send(
+            Plan.Socket from,
+            String signal,
+            boolean reversed,
+            Decibels level,
+            Volts noise,
+            RuleRef by,
+            Optional<Arrival> before) {
         if (passed(from.ref(), before)) return;
         if (from.port().medium() == Medium.INTERNAL) {
             arrive(new Arrival(signal, from.ref(), reversed, level, noise, Optional.empty(), by, before), from);
             return;
         }
         for (Plan.Socket to : plan.sockets) {
-            if (to == from || !to.port().receives() || to.port().medium() != from.port().medium()) continue;
-            link(from, to).ifPresent(link -> arrive(new Arrival(signal, to.ref(), reversed ^ link.crossed, level.plus(link.loss),
-                new Volts(Math.max(noise.value(), drop(from, to))), Optional.of(from.ref()), by, before), to));
+            if (to == from
+                    || !to.port().receives()
+                    || to.port().medium() != from.port().medium()) continue;
+            link(from, to)
+                    .ifPresent(link -> arrive(
+                            new Arrival(
+                                    signal,
+                                    to.ref(),
+                                    reversed ^ link.crossed,
+                                    level.plus(link.loss),
+                                    new Volts(Math.max(noise.value(), drop(from, to))),
+                                    Optional.of(from.ref()),
+                                    by,
+                                    before),
+                            to));
         }
     }
 
     private static boolean passed(PortRef port, Optional<Arrival> before) {
         for (Optional<Arrival> a = before; a.isPresent(); a = a.get().before())
-            if (a.get().at().equals(port) || a.get().sentFrom().filter(port::equals).isPresent()) return true;
+            if (a.get().at().equals(port)
+                    || a.get().sentFrom().filter(port::equals).isPresent()) return true;
         return false;
     }
 
@@ -107,12 +145,15 @@ final class Signals {
 
     private Optional<Link> link(Plan.Socket from, Plan.Socket to) {
         if (from.plus() < 0 || to.plus() < 0) return Optional.empty();
-        if (from.minus() < 0 || to.minus() < 0) return nets.together(from.plus(), to.plus()) ? Optional.of(new Link(false, NO_LOSS)) : Optional.empty();
+        if (from.minus() < 0 || to.minus() < 0)
+            return nets.together(from.plus(), to.plus()) ? Optional.of(new Link(false, NO_LOSS)) : Optional.empty();
         if (nets.together(from.plus(), from.minus()) || nets.together(to.plus(), to.minus())) return Optional.empty();
         boolean straightPlus = nets.together(from.plus(), to.plus());
         boolean straightMinus = nets.together(from.minus(), to.minus());
         if (from.port().medium() == Medium.DATA)
-            return straightPlus && straightMinus && !nets.together(from.plus(), 0) && !nets.together(from.minus(), 0) ? Optional.of(new Link(false, NO_LOSS)) : Optional.empty();
+            return straightPlus && straightMinus && !nets.together(from.plus(), 0) && !nets.together(from.minus(), 0)
+                    ? Optional.of(new Link(false, NO_LOSS))
+                    : Optional.empty();
         if (straightPlus && straightMinus) return Optional.of(new Link(false, NO_LOSS));
         boolean crossPlus = nets.together(from.plus(), to.minus());
         boolean crossMinus = nets.together(from.minus(), to.plus());
@@ -131,6 +172,9 @@ final class Signals {
     /** Voltage along the return, which the input adds to the signal. */
     private double drop(Plan.Socket from, Plan.Socket to) {
         if (from.minus() < 0 || to.minus() < 0 || !nets.together(from.minus(), to.minus())) return 0;
-        return solution.between(from.minus(), to.minus()).reading().map(v -> Math.abs(v.value())).orElse(0.0);
+        return solution.between(from.minus(), to.minus())
+                .reading()
+                .map(v -> Math.abs(v.value()))
+                .orElse(0.0);
     }
 }

@@ -43,7 +43,8 @@ final class Wirings {
     Signals.Heard heard(Wiring wiring, BitSet inForce) {
         BitSet sending = only(inForce, plan.sending);
         Signals.Heard heard = wiring.heard().get(sending);
-        if (heard == null) wiring.heard().put(sending, heard = new Signals(plan, inForce, wiring.solution(), wiring.nets()).follow());
+        if (heard == null)
+            wiring.heard().put(sending, heard = new Signals(plan, inForce, wiring.solution(), wiring.nets()).follow());
         return heard;
     }
 

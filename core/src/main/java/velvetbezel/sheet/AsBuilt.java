@@ -10,10 +10,13 @@ import velvetbezel.units.WireColour;
 public final class AsBuilt {
     /** What is said of a position whose wire was taken out or cut. */
     public static final String NO_WIRE = "no wire";
+
     private final Sheet.Vehicle sheet;
     private final List<Fault> faults = new ArrayList<>();
 
-    private AsBuilt(Sheet.Vehicle sheet) { this.sheet = sheet; }
+    private AsBuilt(Sheet.Vehicle sheet) {
+        this.sheet = sheet;
+    }
 
     /**
      * @param changes "plug/position" to {@link #NO_WIRE} or the label of the role found there now
@@ -26,9 +29,39 @@ public final class AsBuilt {
         changes.forEach((place, found) -> built.change(plugs, place, found));
         if (!built.faults.isEmpty()) throw new InvalidInput(built.faults);
         Device car = sheet.car();
-        Device changed = new Device(car.id(), car.name(), plugs, car.leads(), car.terminals(), car.wires(), car.ports(), car.settings(), car.modes(), car.placements(), car.conditions(), car.rules(), car.firstUse(), car.ratings());
-        return new Sheet.Vehicle(sheet.header(), sheet.make(), sheet.model(), sheet.trim(), sheet.fromYear(), sheet.toYear(), sheet.opening(), sheet.amplified(), sheet.northAmerica(), sheet.devices(), changed,
-            sheet.radio(), sheet.wires(), sheet.buttons(), sheet.cautions(), sheet.traits(), sheet.space());
+        Device changed = new Device(
+                car.id(),
+                car.name(),
+                plugs,
+                car.leads(),
+                car.terminals(),
+                car.wires(),
+                car.ports(),
+                car.settings(),
+                car.modes(),
+                car.placements(),
+                car.conditions(),
+                car.rules(),
+                car.firstUse(),
+                car.ratings());
+        return new Sheet.Vehicle(
+                sheet.header(),
+                sheet.make(),
+                sheet.model(),
+                sheet.trim(),
+                sheet.fromYear(),
+                sheet.toYear(),
+                sheet.opening(),
+                sheet.amplified(),
+                sheet.northAmerica(),
+                sheet.devices(),
+                changed,
+                sheet.radio(),
+                sheet.wires(),
+                sheet.buttons(),
+                sheet.cautions(),
+                sheet.traits(),
+                sheet.space());
     }
 
     private void change(List<Plug> plugs, String place, String found) {
@@ -38,25 +71,69 @@ public final class AsBuilt {
         Optional<Plug> plug = plugs.stream().filter(p -> p.id().equals(id)).findFirst();
         Optional<Position> position = plug.flatMap(p -> p.at(number));
         if (position.isEmpty()) faults.add(new Fault("as built/" + place, "is no position of this car's plugs."));
-        else now(place, position.get(), found).ifPresent(now -> plugs.replaceAll(p -> p.id().equals(id) ? with(p, now) : p));
+        else
+            now(place, position.get(), found)
+                    .ifPresent(now -> plugs.replaceAll(p -> p.id().equals(id) ? with(p, now) : p));
     }
 
     private static Plug with(Plug p, Position now) {
-        return new Plug(p.id(), p.family(), p.socket(), p.size(), p.positions().stream().map(q -> q.number().equals(now.number()) ? now : q).toList(), p.housing(), p.access());
+        return new Plug(
+                p.id(),
+                p.family(),
+                p.socket(),
+                p.size(),
+                p.positions().stream()
+                        .map(q -> q.number().equals(now.number()) ? now : q)
+                        .toList(),
+                p.housing(),
+                p.access());
     }
 
     private Optional<Position> now(String place, Position before, String found) {
-        if (found.equals(NO_WIRE)) return Optional.of(new Position(before.number(), "", Optional.empty(), Flow.SHARES, colour(before), before.gauge(), before.metres(), false, new Fact.Known<>(true, sheet.header().from()), Optional.empty()));
+        if (found.equals(NO_WIRE))
+            return Optional.of(new Position(
+                    before.number(),
+                    "",
+                    Optional.empty(),
+                    Flow.SHARES,
+                    colour(before),
+                    before.gauge(),
+                    before.metres(),
+                    false,
+                    new Fact.Known<>(true, sheet.header().from()),
+                    Optional.empty()));
         Optional<LeadRole> role = LeadRole.find(found);
-        Optional<Position> like = sheet.car().plugs().stream().flatMap(p -> p.positions().stream()).filter(p -> role.isPresent() && p.role().equals(role)).findFirst();
-        if (role.isEmpty()) faults.add(new Fault("as built/" + place, "\"%s\" is no role of a lead; allowed: %s, %s.".formatted(found, NO_WIRE, LeadRole.all())));
-        else if (like.isEmpty()) faults.add(new Fault("as built/" + place, "this car's sheet has no wire for %s at any plug; add it to the sheet first.".formatted(found)));
-        return like.map(l -> new Position(before.number(), "", role, l.flow(), colour(before), l.gauge(), l.metres(), before.bare(), l.wired(), l.to()));
+        Optional<Position> like = sheet.car().plugs().stream()
+                .flatMap(p -> p.positions().stream())
+                .filter(p -> role.isPresent() && p.role().equals(role))
+                .findFirst();
+        if (role.isEmpty())
+            faults.add(new Fault(
+                    "as built/" + place,
+                    "\"%s\" is no role of a lead; allowed: %s, %s.".formatted(found, NO_WIRE, LeadRole.all())));
+        else if (like.isEmpty())
+            faults.add(new Fault(
+                    "as built/" + place,
+                    "this car's sheet has no wire for %s at any plug; add it to the sheet first.".formatted(found)));
+        return like.map(l -> new Position(
+                before.number(),
+                "",
+                role,
+                l.flow(),
+                colour(before),
+                l.gauge(),
+                l.metres(),
+                before.bare(),
+                l.wired(),
+                l.to()));
     }
 
     /** The colour of a changed position counts only where it was measured. */
     private Fact<WireColour> colour(Position before) {
-        boolean measured = before.colour() instanceof Fact.Known<WireColour> k && k.from().origin() == Provenance.Origin.MEASURED;
-        return measured ? before.colour() : Fact.missing(new FieldRef(sheet.id(), "plugs.%s.colour as built".formatted(before.number())));
+        boolean measured =
+                before.colour() instanceof Fact.Known<WireColour> k && k.from().origin() == Provenance.Origin.MEASURED;
+        return measured
+                ? before.colour()
+                : Fact.missing(new FieldRef(sheet.id(), "plugs.%s.colour as built".formatted(before.number())));
     }
 }

@@ -16,14 +16,24 @@ public enum AudioSign {
 
     private final String text;
 
-    AudioSign(String text) { this.text = text; }
+    AudioSign(String text) {
+        this.text = text;
+    }
 
-    public String text() { return text; }
+    public String text() {
+        return text;
+    }
 
-    public String id() { return name().toLowerCase(Locale.ROOT).replace('_', '-'); }
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
 
     /** How what was seen stands to what the sheet says. */
-    public enum Verdict { NOTHING_SEEN, AGREES, CONTRADICTS }
+    public enum Verdict {
+        NOTHING_SEEN,
+        AGREES,
+        CONTRADICTS
+    }
 
     /** Any sign speaks for an amplifier; none seen proves nothing, since a sign may not have been looked for. */
     public static Verdict verdict(Set<AudioSign> seen, boolean sheetSaysAmplified) {
@@ -32,5 +42,7 @@ public enum AudioSign {
     }
 
     /** The strongest of what was seen. */
-    public static Optional<AudioSign> strongest(Set<AudioSign> seen) { return Arrays.stream(values()).filter(seen::contains).findFirst(); }
+    public static Optional<AudioSign> strongest(Set<AudioSign> seen) {
+        return Arrays.stream(values()).filter(seen::contains).findFirst();
+    }
 }

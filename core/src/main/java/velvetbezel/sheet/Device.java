@@ -9,10 +9,21 @@ import java.util.Optional;
  *
  * @param terminals names of terminals that are neither in a plug nor a bare lead
  */
-public record Device(String id, String name, List<Plug> plugs, List<Lead> leads, List<String> terminals,
-                     List<InnerWire> wires, List<Port> ports, List<Choice> settings, List<Choice> modes,
-                     List<String> placements, Map<String, Guard> conditions, List<Rule> rules,
-                     List<Step.FirstUse> firstUse, Ratings ratings) {
+public record Device(
+        String id,
+        String name,
+        List<Plug> plugs,
+        List<Lead> leads,
+        List<String> terminals,
+        List<InnerWire> wires,
+        List<Port> ports,
+        List<Choice> settings,
+        List<Choice> modes,
+        List<String> placements,
+        Map<String, Guard> conditions,
+        List<Rule> rules,
+        List<Step.FirstUse> firstUse,
+        Ratings ratings) {
     public Device {
         plugs = List.copyOf(plugs);
         leads = List.copyOf(leads);
@@ -27,5 +38,7 @@ public record Device(String id, String name, List<Plug> plugs, List<Lead> leads,
         firstUse = List.copyOf(firstUse);
     }
 
-    public Optional<Plug> plug(String plugId) { return plugs.stream().filter(p -> p.id().equals(plugId)).findFirst(); }
+    public Optional<Plug> plug(String plugId) {
+        return plugs.stream().filter(p -> p.id().equals(plugId)).findFirst();
+    }
 }

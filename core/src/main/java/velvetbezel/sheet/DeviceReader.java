@@ -14,7 +14,11 @@ import velvetbezel.units.Volts;
 /** Reads one device: its plugs, leads, ports and rules. */
 final class DeviceReader {
     /** Whose device it is: decides which way a lead works when the sheet does not say. */
-    enum Owner { CAR, RADIO, PART }
+    enum Owner {
+        CAR,
+        RADIO,
+        PART
+    }
 
     private static final double USUAL_METRES = 0.25;
     private static final int MOST_POSITIONS = 120;
@@ -30,30 +34,69 @@ final class DeviceReader {
     }
 
     Device device(Node node) {
-        node.only("id", "name", "plugs", "leads", "terminals", "wires", "ports", "settings", "modes", "placements", "conditions", "rules", "first use", "ratings");
+        node.only(
+                "id",
+                "name",
+                "plugs",
+                "leads",
+                "terminals",
+                "wires",
+                "ports",
+                "settings",
+                "modes",
+                "placements",
+                "conditions",
+                "rules",
+                "first use",
+                "ratings");
         String id = id(node.at("id"));
         List<Plug> plugs = plugs(node.at("plugs"));
         List<Lead> leads = node.at("leads").list().stream().map(this::lead).toList();
         List<String> terminals = node.at("terminals").texts();
         List<String> known = terminalNames(node, plugs, leads, terminals);
-        List<Port> ports = node.at("ports").list().stream().map(n -> port(n, known)).toList();
+        List<Port> ports =
+                node.at("ports").list().stream().map(n -> port(n, known)).toList();
         List<Choice> settings = choices(node.at("settings"));
         List<Choice> modes = choices(node.at("modes"));
         List<String> placements = node.at("placements").texts();
-        RuleReader rules = new RuleReader(sheet, new RuleReader.Names(known, ports.stream().map(Port::id).toList(), values(settings), values(modes),
-            placements, List.copyOf(node.at("conditions").fields().keySet())));
+        RuleReader rules = new RuleReader(
+                sheet,
+                new RuleReader.Names(
+                        known,
+                        ports.stream().map(Port::id).toList(),
+                        values(settings),
+                        values(modes),
+                        placements,
+                        List.copyOf(node.at("conditions").fields().keySet())));
         Map<String, Guard> conditions = new LinkedHashMap<>();
         node.at("conditions").fields().forEach((name, guard) -> conditions.put(name, rules.guard(guard)));
         List<Rule> read = node.at("rules").list().stream().map(rules::rule).toList();
         twice(node.at("rules"), read.stream().map(Rule::id).toList(), "rule");
-        List<InnerWire> wires = node.at("wires").list().stream().map(n -> wire(n, known)).toList();
-        return new Device(id, node.at("name").text(id), plugs, leads, terminals, wires, ports, settings, modes, placements, conditions, read,
-            node.at("first use").list().stream().map(n -> firstUse(n, known)).toList(), Ratings.read(node.at("ratings")));
+        List<InnerWire> wires =
+                node.at("wires").list().stream().map(n -> wire(n, known)).toList();
+        return new Device(
+                id,
+                node.at("name").text(id),
+                plugs,
+                leads,
+                terminals,
+                wires,
+                ports,
+                settings,
+                modes,
+                placements,
+                conditions,
+                read,
+                node.at("first use").list().stream()
+                        .map(n -> firstUse(n, known))
+                        .toList(),
+                Ratings.read(node.at("ratings")));
     }
 
     private static String id(Node node) {
         String id = node.text();
-        if (id.contains(".") || id.contains(":")) node.fault("\"%s\" holds a dot or colon, which part the names of terminals; leave it out.".formatted(id));
+        if (id.contains(".") || id.contains(":"))
+            node.fault("\"%s\" holds a dot or colon, which part the names of terminals; leave it out.".formatted(id));
         return id;
     }
 
@@ -69,7 +112,9 @@ final class DeviceReader {
             choice.only("start", "values");
             List<String> values = choice.at("values").texts();
             String start = choice.at("start").text();
-            if (!values.contains(start)) choice.at("start").fault("\"%s\" is not among its values: %s.".formatted(start, String.join(", ", values)));
+            if (!values.contains(start))
+                choice.at("start")
+                        .fault("\"%s\" is not among its values: %s.".formatted(start, String.join(", ", values)));
             choices.add(new Choice(name, start, values));
         });
         return choices;
@@ -97,7 +142,11 @@ final class DeviceReader {
         List<Plug> plugs = node.list().stream().map(this::plug).toList();
         List<String> ids = plugs.stream().map(Plug::id).toList();
         twice(node, ids, "plug");
-        for (Plug p : plugs) p.housing().filter(h -> !ids.contains(h)).ifPresent(h -> node.fault("has plug %s in \"%s\", which is no plug here; known: %s.".formatted(p.id(), h, String.join(", ", ids))));
+        for (Plug p : plugs)
+            p.housing()
+                    .filter(h -> !ids.contains(h))
+                    .ifPresent(h -> node.fault("has plug %s in \"%s\", which is no plug here; known: %s."
+                            .formatted(p.id(), h, String.join(", ", ids))));
         return plugs;
     }
 
@@ -110,63 +159,115 @@ final class DeviceReader {
         for (Node entry : node.at("positions").list()) {
             Position position = position(entry, size, id);
             if (!seen.add(position.number()))
-                entry.fault("holds a second wire: position %s of plug %s is listed twice. One position holds one wire; correct the number of one of them.".formatted(position.number(), id));
+                entry.fault(
+                        "holds a second wire: position %s of plug %s is listed twice. One position holds one wire; correct the number of one of them."
+                                .formatted(position.number(), id));
             positions.add(position);
         }
         List<String> missing = new ArrayList<>();
         for (int i = 1; i <= size; i++) if (!seen.contains(String.valueOf(i))) missing.add(String.valueOf(i));
         if (!missing.isEmpty())
-            node.at("positions").fault("position %s of plug %s (%s, %d positions) is missing. List it, with \"empty\": true if it holds no wire."
-                .formatted(String.join(", ", missing), id, node.at("family").text("?"), size));
-        return new Plug(id, node.at("family").text(), node.at("socket").truth(false), size, positions, node.at("in").optionalText(), node.has("access") ? Optional.of(access(node.at("access"))) : Optional.empty());
+            node.at("positions")
+                    .fault(
+                            "position %s of plug %s (%s, %d positions) is missing. List it, with \"empty\": true if it holds no wire."
+                                    .formatted(
+                                            String.join(", ", missing),
+                                            id,
+                                            node.at("family").text("?"),
+                                            size));
+        return new Plug(
+                id,
+                node.at("family").text(),
+                node.at("socket").truth(false),
+                size,
+                positions,
+                node.at("in").optionalText(),
+                node.has("access") ? Optional.of(access(node.at("access"))) : Optional.empty());
     }
 
     private static Access access(Node node) {
-        return new Access(node.only("place", "route", "minutes").at("place").text(), node.at("route").text(""), node.at("minutes").whole(0, MOST_MINUTES));
+        return new Access(
+                node.only("place", "route", "minutes").at("place").text(),
+                node.at("route").text(""),
+                node.at("minutes").whole(0, MOST_MINUTES));
     }
 
     private Position position(Node node, int size, String plug) {
         node.only("position", "name", "role", "flow", "colour", "gauge", "metres", "bare", "wired", "to", "empty");
         String number = node.at("position").text();
-        if (!number.equals(Node.UNREAD) && !(number.matches("\\d{1,3}") && Integer.parseInt(number) >= 1 && Integer.parseInt(number) <= size))
-            node.at("position").fault("\"%s\" is no position of plug %s, whose positions are numbered 1 to %d. Check the pinout, or the plug's size.".formatted(number, plug, size));
+        if (!number.equals(Node.UNREAD)
+                && !(number.matches("\\d{1,3}") && Integer.parseInt(number) >= 1 && Integer.parseInt(number) <= size))
+            node.at("position")
+                    .fault(
+                            "\"%s\" is no position of plug %s, whose positions are numbered 1 to %d. Check the pinout, or the plug's size."
+                                    .formatted(number, plug, size));
         boolean empty = node.at("empty").truth(false);
-        if (empty && (node.has("role") || node.has("to"))) node.at("empty").fault("is true, and yet the position has a role or a wire; keep one of the two.");
+        if (empty && (node.has("role") || node.has("to")))
+            node.at("empty").fault("is true, and yet the position has a role or a wire; keep one of the two.");
         Optional<LeadRole> role = empty ? Optional.empty() : Optional.of(role(node.at("role")));
         Optional<String> to = node.at("to").optionalText();
-        if (owner == Owner.CAR && !empty && to.isEmpty() && node.has("position")) node.at("to").fault("is missing; a wire of the car goes to a terminal, as device.terminal.");
-        return new Position(number, node.at("name").text(""), role, flow(node.at("flow"), role), facts.colour(node.at("colour")), facts.gauge(node.at("gauge")),
-            metres(node), node.at("bare").truth(false), facts.truth(node.at("wired")), to);
+        if (owner == Owner.CAR && !empty && to.isEmpty() && node.has("position"))
+            node.at("to").fault("is missing; a wire of the car goes to a terminal, as device.terminal.");
+        return new Position(
+                number,
+                node.at("name").text(""),
+                role,
+                flow(node.at("flow"), role),
+                facts.colour(node.at("colour")),
+                facts.gauge(node.at("gauge")),
+                metres(node),
+                node.at("bare").truth(false),
+                facts.truth(node.at("wired")),
+                to);
     }
 
-    private static LeadRole role(Node node) { return node.one(LeadRole::find, LeadRole.all(), LeadRole.GROUND); }
+    private static LeadRole role(Node node) {
+        return node.one(LeadRole::find, LeadRole.all(), LeadRole.GROUND);
+    }
 
     private Flow flow(Node node, Optional<LeadRole> role) {
         Flow usual = role.map(r -> switch (owner) {
-            case CAR -> r.carFlow();
-            case RADIO -> r.carFlow().opposite();
-            case PART -> r.carFlow() == Flow.SHARES ? Flow.SHARES : Flow.TAKES;
-        }).orElse(Flow.SHARES);
+                    case CAR -> r.carFlow();
+                    case RADIO -> r.carFlow().opposite();
+                    case PART -> r.carFlow() == Flow.SHARES ? Flow.SHARES : Flow.TAKES;
+                })
+                .orElse(Flow.SHARES);
         return node.one(Flow::find, "gives, takes, shares", usual, usual);
     }
 
-    private static double metres(Node node) { return node.at("metres").number(0.01, 50, USUAL_METRES); }
+    private static double metres(Node node) {
+        return node.at("metres").number(0.01, 50, USUAL_METRES);
+    }
 
     private Lead lead(Node node) {
         node.only("name", "role", "flow", "colour", "gauge", "metres");
         LeadRole role = role(node.at("role"));
-        return new Lead(node.at("name").text(), role, flow(node.at("flow"), Optional.of(role)), facts.colour(node.at("colour")), facts.gauge(node.at("gauge")), metres(node));
+        return new Lead(
+                node.at("name").text(),
+                role,
+                flow(node.at("flow"), Optional.of(role)),
+                facts.colour(node.at("colour")),
+                facts.gauge(node.at("gauge")),
+                metres(node));
     }
 
     InnerWire wire(Node node, List<String> known) {
         node.only("from", "to", "gauge", "metres", "wired");
-        Fact<Gauge> gauge = node.has("gauge") ? facts.gauge(node.at("gauge")) : new Fact.Known<>(Gauge.awg(18), Provenance.of(Provenance.Origin.ASSUMED));
-        return new InnerWire(end(node.at("from"), known), end(node.at("to"), known), gauge, metres(node), facts.truth(node.at("wired")));
+        Fact<Gauge> gauge = node.has("gauge")
+                ? facts.gauge(node.at("gauge"))
+                : new Fact.Known<>(Gauge.awg(18), Provenance.of(Provenance.Origin.ASSUMED));
+        return new InnerWire(
+                end(node.at("from"), known),
+                end(node.at("to"), known),
+                gauge,
+                metres(node),
+                facts.truth(node.at("wired")));
     }
 
     private static String end(Node node, List<String> known) {
         String name = node.text();
-        if (!name.equals(Node.UNREAD) && !known.contains(name)) node.fault("\"%s\" is no terminal here; known: %s.".formatted(name, String.join(", ", known)));
+        if (!name.equals(Node.UNREAD) && !known.contains(name))
+            node.fault("\"%s\" is no terminal here; known: %s.".formatted(name, String.join(", ", known)));
         return name;
     }
 
@@ -176,10 +277,14 @@ final class DeviceReader {
         boolean twoWay = medium == Medium.DATA || medium == Medium.INTERNAL;
         Port.Dir dir = twoWay ? Port.Dir.BOTH : node.at("dir").one(DeviceReader::dir, "in, out", Port.Dir.IN);
         if (medium != Medium.INTERNAL && !node.has("plus")) node.at("plus").fault("is missing; name the terminal.");
-        return new Port(node.at("id").text(), node.has("plus") ? Optional.of(end(node.at("plus"), known)) : Optional.empty(),
-            node.has("minus") ? Optional.of(end(node.at("minus"), known)) : Optional.empty(), medium, dir,
-            node.has("floor") ? Optional.of(new Decibels(node.at("floor").number(-200, 200))) : Optional.empty(),
-            node.has("quiet") ? Optional.of(new Volts(node.at("quiet").number(0, 100))) : Optional.empty());
+        return new Port(
+                node.at("id").text(),
+                node.has("plus") ? Optional.of(end(node.at("plus"), known)) : Optional.empty(),
+                node.has("minus") ? Optional.of(end(node.at("minus"), known)) : Optional.empty(),
+                medium,
+                dir,
+                node.has("floor") ? Optional.of(new Decibels(node.at("floor").number(-200, 200))) : Optional.empty(),
+                node.has("quiet") ? Optional.of(new Volts(node.at("quiet").number(0, 100))) : Optional.empty());
     }
 
     private static Optional<Port.Dir> dir(String word) {
@@ -192,6 +297,8 @@ final class DeviceReader {
 
     private static Step.FirstUse firstUse(Node node, List<String> known) {
         node.only("set", "learn at");
-        return new Step.FirstUse(StepReader.step(node.at("set")), node.at("learn at").list().stream().map(n -> end(n, known)).toList());
+        return new Step.FirstUse(
+                StepReader.step(node.at("set")),
+                node.at("learn at").list().stream().map(n -> end(n, known)).toList());
     }
 }

@@ -18,15 +18,17 @@ final class Each {
         if (!(tree instanceof List<?> list)) return tree;
         List<Object> copy = new ArrayList<>();
         for (Object entry : list) {
-            if (entry instanceof Map<?, ?> map && map.get("each") instanceof Map<?, ?> names && wellFormed(names)) repeat(map, names, copy);
+            if (entry instanceof Map<?, ?> map && map.get("each") instanceof Map<?, ?> names && wellFormed(names))
+                repeat(map, names, copy);
             else copy.add(expand(entry));
         }
         return copy;
     }
 
     private static boolean wellFormed(Map<?, ?> names) {
-        return names.size() == 1 && names.keySet().iterator().next().toString().startsWith("$")
-            && names.values().iterator().next() instanceof List<?>;
+        return names.size() == 1
+                && names.keySet().iterator().next().toString().startsWith("$")
+                && names.values().iterator().next() instanceof List<?>;
     }
 
     private static void repeat(Map<?, ?> entry, Map<?, ?> names, List<Object> into) {
@@ -39,7 +41,8 @@ final class Each {
 
     private static Object replace(Object tree, String name, String value) {
         if (tree instanceof String text) return text.replace(name, value);
-        if (tree instanceof List<?> list) return list.stream().map(e -> replace(e, name, value)).toList();
+        if (tree instanceof List<?> list)
+            return list.stream().map(e -> replace(e, name, value)).toList();
         if (!(tree instanceof Map<?, ?> map)) return tree;
         Map<String, Object> copy = new LinkedHashMap<>();
         map.forEach((k, v) -> copy.put(((String) k).replace(name, value), replace(v, name, value)));

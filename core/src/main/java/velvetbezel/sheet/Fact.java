@@ -15,25 +15,34 @@ public sealed interface Fact<T> {
      *               and a person has not chosen yet
      */
     record Missing<T>(FieldRef field, List<Known<T>> claims) implements Fact<T> {
-        public Missing { claims = List.copyOf(claims); }
+        public Missing {
+            claims = List.copyOf(claims);
+        }
 
-        public boolean conflicting() { return !claims.isEmpty(); }
+        public boolean conflicting() {
+            return !claims.isEmpty();
+        }
     }
 
-    static <T> Fact<T> missing(FieldRef field) { return new Missing<>(field, List.of()); }
+    static <T> Fact<T> missing(FieldRef field) {
+        return new Missing<>(field, List.of());
+    }
 
     /**
      * The one fact that several claims make: what was stated or assumed gives way to what was measured,
      * printed or catalogued; standing claims that disagree leave the fact missing.
      */
     static <T> Fact<T> settle(FieldRef field, List<Known<T>> claims) {
-        List<Known<T>> standing = claims.stream().filter(c -> c.from().origin().stands()).toList();
+        List<Known<T>> standing =
+                claims.stream().filter(c -> c.from().origin().stands()).toList();
         List<Known<T>> counted = standing.isEmpty() ? claims : standing;
         if (counted.isEmpty()) return missing(field);
         boolean agree = counted.stream().map(Known::value).distinct().count() == 1;
         return agree
-            ? counted.stream().min((a, b) -> a.from().origin().compareTo(b.from().origin())).orElseThrow()
-            : new Missing<>(field, counted);
+                ? counted.stream()
+                        .min((a, b) -> a.from().origin().compareTo(b.from().origin()))
+                        .orElseThrow()
+                : new Missing<>(field, counted);
     }
 
     /** The value, where it is known. */
@@ -41,5 +50,7 @@ public sealed interface Fact<T> {
         return this instanceof Known<T> k ? Optional.of(k.value()) : Optional.empty();
     }
 
-    default <R> Optional<R> map(Function<T, R> use) { return known().map(use); }
+    default <R> Optional<R> map(Function<T, R> use) {
+        return known().map(use);
+    }
 }

@@ -31,23 +31,28 @@ final class FactReader {
     Fact<Gauge> gauge(Node node) {
         return read(node, n -> {
             if (n.isNumber()) return Gauge.awg(n.number(-3, 40));
-            return n.one(FactReader::squareMillimetres, "an AWG number from -3 to 40, or a text such as \"0.75 mm²\"", null);
+            return n.one(
+                    FactReader::squareMillimetres, "an AWG number from -3 to 40, or a text such as \"0.75 mm²\"", null);
         });
     }
 
     private static Optional<Gauge> squareMillimetres(String text) {
         String number = text.replaceAll("\\s*mm(²|2)$", "").replace(',', '.');
         return number.matches("\\d{1,3}(\\.\\d+)?") && Double.parseDouble(number) > 0
-            ? Optional.of(new Gauge(Double.parseDouble(number))) : Optional.empty();
+                ? Optional.of(new Gauge(Double.parseDouble(number)))
+                : Optional.empty();
     }
 
     /** Width, height and depth; missing where nobody stated them. */
     Geometry geometry(Node node) {
         node.only("width", "height", "depth");
-        return new Geometry(millimetres(node.at("width")), millimetres(node.at("height")), millimetres(node.at("depth")));
+        return new Geometry(
+                millimetres(node.at("width")), millimetres(node.at("height")), millimetres(node.at("depth")));
     }
 
-    private Fact<Millimetres> millimetres(Node node) { return read(node, n -> new Millimetres(n.number(0, MOST_MILLIMETRES))); }
+    private Fact<Millimetres> millimetres(Node node) {
+        return read(node, n -> new Millimetres(n.number(0, MOST_MILLIMETRES)));
+    }
 
     Fact<Boolean> truth(Node node) {
         return node.present() ? read(node, n -> n.truth(true)) : new Fact.Known<>(true, usual);
@@ -75,7 +80,9 @@ final class FactReader {
     }
 
     static Provenance provenance(Node node) {
-        return new Provenance(node.at("from").one(Provenance.Origin::find, ORIGINS, Provenance.Origin.ASSUMED),
-            node.at("by").text(""), node.at("date").text(""));
+        return new Provenance(
+                node.at("from").one(Provenance.Origin::find, ORIGINS, Provenance.Origin.ASSUMED),
+                node.at("by").text(""),
+                node.at("date").text(""));
     }
 }

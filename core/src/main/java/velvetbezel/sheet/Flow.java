@@ -6,9 +6,13 @@ import java.util.Optional;
 
 /** Which way a lead works, seen from its owner: two that give are never tied together. */
 public enum Flow {
-    GIVES, TAKES, SHARES;
+    GIVES,
+    TAKES,
+    SHARES;
 
-    public String word() { return name().toLowerCase(Locale.ROOT); }
+    public String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
 
     public Flow opposite() {
         return switch (this) {

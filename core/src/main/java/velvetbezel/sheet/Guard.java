@@ -12,15 +12,23 @@ public sealed interface Guard {
      * @param hold    replaces {@code min} while the rule is in force
      * @param learned names a window stored at first use
      */
-    record Volts(String terminal, String of, Optional<Quantity> min, Optional<Quantity> max,
-                 Optional<Quantity> hold, Optional<String> learned) implements Guard {}
+    record Volts(
+            String terminal,
+            String of,
+            Optional<Quantity> min,
+            Optional<Quantity> max,
+            Optional<Quantity> hold,
+            Optional<String> learned)
+            implements Guard {}
 
     /** Current through the terminal's outside conductors, either way, at least {@code min} amps. */
     record Amps(String terminal, Quantity min) implements Guard {}
 
     /** A word field is one of {@code values}, or a field of names has all of them. */
     record State(StateField field, List<String> values) implements Guard {
-        public State { values = List.copyOf(values); }
+        public State {
+            values = List.copyOf(values);
+        }
     }
 
     record Hears(String port, String signal) implements Guard {}
@@ -35,11 +43,15 @@ public sealed interface Guard {
     record Met(String condition) implements Guard {}
 
     record All(List<Guard> guards) implements Guard {
-        public All { guards = List.copyOf(guards); }
+        public All {
+            guards = List.copyOf(guards);
+        }
     }
 
     record Any(List<Guard> guards) implements Guard {
-        public Any { guards = List.copyOf(guards); }
+        public Any {
+            guards = List.copyOf(guards);
+        }
     }
 
     record Not(Guard guard) implements Guard {}

@@ -13,7 +13,11 @@ public class InvalidInput extends RuntimeException {
         this.faults = List.copyOf(faults);
     }
 
-    public InvalidInput(String field, String message) { this(List.of(new Fault(field, message))); }
+    public InvalidInput(String field, String message) {
+        this(List.of(new Fault(field, message)));
+    }
 
-    public List<Fault> faults() { return faults; }
+    public List<Fault> faults() {
+        return faults;
+    }
 }

@@ -10,11 +10,26 @@ import java.util.Optional;
  */
 public final class Iso10487 {
     private static final Map<String, List<Optional<LeadRole>>> ROLES = Map.of(
-        "ISO 10487 A", List.of(Optional.of(LeadRole.SPEED), Optional.of(LeadRole.MUTE), Optional.empty(), Optional.of(LeadRole.CONSTANT),
-            Optional.of(LeadRole.ANTENNA_POWER), Optional.of(LeadRole.ILLUMINATION), Optional.of(LeadRole.ACCESSORY), Optional.of(LeadRole.GROUND)),
-        "ISO 10487 B", List.of(Optional.of(LeadRole.REAR_RIGHT_PLUS), Optional.of(LeadRole.REAR_RIGHT_MINUS), Optional.of(LeadRole.FRONT_RIGHT_PLUS),
-            Optional.of(LeadRole.FRONT_RIGHT_MINUS), Optional.of(LeadRole.FRONT_LEFT_PLUS), Optional.of(LeadRole.FRONT_LEFT_MINUS),
-            Optional.of(LeadRole.REAR_LEFT_PLUS), Optional.of(LeadRole.REAR_LEFT_MINUS)));
+            "ISO 10487 A",
+                    List.of(
+                            Optional.of(LeadRole.SPEED),
+                            Optional.of(LeadRole.MUTE),
+                            Optional.empty(),
+                            Optional.of(LeadRole.CONSTANT),
+                            Optional.of(LeadRole.ANTENNA_POWER),
+                            Optional.of(LeadRole.ILLUMINATION),
+                            Optional.of(LeadRole.ACCESSORY),
+                            Optional.of(LeadRole.GROUND)),
+            "ISO 10487 B",
+                    List.of(
+                            Optional.of(LeadRole.REAR_RIGHT_PLUS),
+                            Optional.of(LeadRole.REAR_RIGHT_MINUS),
+                            Optional.of(LeadRole.FRONT_RIGHT_PLUS),
+                            Optional.of(LeadRole.FRONT_RIGHT_MINUS),
+                            Optional.of(LeadRole.FRONT_LEFT_PLUS),
+                            Optional.of(LeadRole.FRONT_LEFT_MINUS),
+                            Optional.of(LeadRole.REAR_LEFT_PLUS),
+                            Optional.of(LeadRole.REAR_LEFT_MINUS)));
 
     private Iso10487() {}
 

@@ -78,13 +78,21 @@ public enum LeadRole {
 
     /** Headings of the joint list. */
     public enum Group {
-        POWER("Power"), CONTROL("Control leads"), SPEAKER("Speakers, farthest first"), LINE("Line level"), PLUGGED("Plugged");
+        POWER("Power"),
+        CONTROL("Control leads"),
+        SPEAKER("Speakers, farthest first"),
+        LINE("Line level"),
+        PLUGGED("Plugged");
 
         private final String heading;
 
-        Group(String heading) { this.heading = heading; }
+        Group(String heading) {
+            this.heading = heading;
+        }
 
-        public String heading() { return heading; }
+        public String heading() {
+            return heading;
+        }
     }
 
     private final Group group;
@@ -97,39 +105,103 @@ public enum LeadRole {
         this.carFlow = carFlow;
     }
 
-    public Group group() { return group; }
-
-    /** Which way the lead works at the car's plug; a radio's lead works the other way. */
-    public Flow carFlow() { return carFlow; }
-
-    /** As sheets and people write it: "front left +", "amp remote". */
-    public String label() { return label; }
-
-    private static String label(String name) {
-        return name.toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll(" plus$", " +").replaceAll(" minus$", " −").replaceAll("^(usb|gps)", name.substring(0, 3)).replaceAll("^k line", "K line");
+    public Group group() {
+        return group;
     }
 
-    private static final Map<String, LeadRole> BY_LABEL = Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(r -> r.label.toLowerCase(Locale.ROOT), r -> r));
-    private static final String ALL = Arrays.stream(values()).map(LeadRole::label).collect(Collectors.joining(", "));
+    /** Which way the lead works at the car's plug; a radio's lead works the other way. */
+    public Flow carFlow() {
+        return carFlow;
+    }
+
+    /** As sheets and people write it: "front left +", "amp remote". */
+    public String label() {
+        return label;
+    }
+
+    private static String label(String name) {
+        return name.toLowerCase(Locale.ROOT)
+                .replace('_', ' ')
+                .replaceAll(" plus$", " +")
+                .replaceAll(" minus$", " −")
+                .replaceAll("^(usb|gps)", name.substring(0, 3))
+                .replaceAll("^k line", "K line");
+    }
+
+    private static final Map<String, LeadRole> BY_LABEL = Arrays.stream(values())
+            .collect(Collectors.toUnmodifiableMap(r -> r.label.toLowerCase(Locale.ROOT), r -> r));
+    private static final String ALL =
+            Arrays.stream(values()).map(LeadRole::label).collect(Collectors.joining(", "));
 
     /** Reads a label; "-" and "−" are the same here. */
-    public static Optional<LeadRole> find(String label) { return Optional.ofNullable(BY_LABEL.get(label.strip().toLowerCase(Locale.ROOT).replace(" -", " −"))); }
+    public static Optional<LeadRole> find(String label) {
+        return Optional.ofNullable(
+                BY_LABEL.get(label.strip().toLowerCase(Locale.ROOT).replace(" -", " −")));
+    }
 
-    /** Short forms from pinouts and wiring lists (DIN 72552 terminal numbers, from memory; the rest common practice). */
-    private static final Map<String, LeadRole> SHORT = Map.ofEntries(Map.entry("30", CONSTANT), Map.entry("b+", CONSTANT), Map.entry("12v", CONSTANT), Map.entry("batt", CONSTANT), Map.entry("75", ACCESSORY), Map.entry("acc", ACCESSORY),
-        Map.entry("31", GROUND), Map.entry("gnd", GROUND), Map.entry("earth", GROUND), Map.entry("58", ILLUMINATION), Map.entry("ill", ILLUMINATION), Map.entry("lamps", ILLUMINATION), Map.entry("rem", AMP_REMOTE), Map.entry("remote", AMP_REMOTE),
-        Map.entry("ant", ANTENNA_POWER), Map.entry("swc", STEERING_1), Map.entry("sw1", STEERING_1), Map.entry("sw2", STEERING_2), Map.entry("swg", STEERING_GROUND), Map.entry("can h", DATA_HIGH), Map.entry("can l", DATA_LOW),
-        Map.entry("canh", DATA_HIGH), Map.entry("canl", DATA_LOW), Map.entry("k", K_LINE), Map.entry("rev", REVERSE), Map.entry("pb", PARKING_BRAKE), Map.entry("vss", SPEED), Map.entry("mic", MICROPHONE), Map.entry("micg", MICROPHONE_GROUND));
-    private static final Map<String, String> CORNERS = Map.of("fl", "front left", "lf", "front left", "fr", "front right", "rf", "front right", "rl", "rear left", "lr", "rear left", "rr", "rear right");
+    /**
+     * Short forms from pinouts and wiring lists (DIN 72552 terminal numbers, from memory; the rest common practice).
+     */
+    private static final Map<String, LeadRole> SHORT = Map.ofEntries(
+            Map.entry("30", CONSTANT),
+            Map.entry("b+", CONSTANT),
+            Map.entry("12v", CONSTANT),
+            Map.entry("batt", CONSTANT),
+            Map.entry("75", ACCESSORY),
+            Map.entry("acc", ACCESSORY),
+            Map.entry("31", GROUND),
+            Map.entry("gnd", GROUND),
+            Map.entry("earth", GROUND),
+            Map.entry("58", ILLUMINATION),
+            Map.entry("ill", ILLUMINATION),
+            Map.entry("lamps", ILLUMINATION),
+            Map.entry("rem", AMP_REMOTE),
+            Map.entry("remote", AMP_REMOTE),
+            Map.entry("ant", ANTENNA_POWER),
+            Map.entry("swc", STEERING_1),
+            Map.entry("sw1", STEERING_1),
+            Map.entry("sw2", STEERING_2),
+            Map.entry("swg", STEERING_GROUND),
+            Map.entry("can h", DATA_HIGH),
+            Map.entry("can l", DATA_LOW),
+            Map.entry("canh", DATA_HIGH),
+            Map.entry("canl", DATA_LOW),
+            Map.entry("k", K_LINE),
+            Map.entry("rev", REVERSE),
+            Map.entry("pb", PARKING_BRAKE),
+            Map.entry("vss", SPEED),
+            Map.entry("mic", MICROPHONE),
+            Map.entry("micg", MICROPHONE_GROUND));
+
+    private static final Map<String, String> CORNERS = Map.of(
+            "fl",
+            "front left",
+            "lf",
+            "front left",
+            "fr",
+            "front right",
+            "rf",
+            "front right",
+            "rl",
+            "rear left",
+            "lr",
+            "rear left",
+            "rr",
+            "rear right");
 
     /** Reads a label or a short form: "fl+", "line rr-", "acc", "30". */
     public static Optional<LeadRole> read(String text) {
         String wanted = text.strip().toLowerCase(Locale.ROOT).replace('−', '-').replaceAll("\\s+", " ");
         Optional<LeadRole> known = find(wanted).or(() -> Optional.ofNullable(SHORT.get(wanted)));
         if (known.isPresent()) return known;
-        Matcher corner = Pattern.compile("(line |l )?(fl|lf|fr|rf|rl|lr|rr) ?([+-])").matcher(wanted);
-        return corner.matches() ? find((corner.group(1) == null ? "" : "line ") + CORNERS.get(corner.group(2)) + " " + corner.group(3)) : Optional.empty();
+        Matcher corner =
+                Pattern.compile("(line |l )?(fl|lf|fr|rf|rl|lr|rr) ?([+-])").matcher(wanted);
+        return corner.matches()
+                ? find((corner.group(1) == null ? "" : "line ") + CORNERS.get(corner.group(2)) + " " + corner.group(3))
+                : Optional.empty();
     }
 
-    public static String all() { return ALL; }
+    public static String all() {
+        return ALL;
+    }
 }

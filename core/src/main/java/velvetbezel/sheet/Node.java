@@ -14,6 +14,7 @@ import java.util.function.Function;
 public final class Node {
     /** Stands for a text that could not be read, once its fault is noted; a sheet cannot write it. */
     static final String UNREAD = "?";
+
     private final Object value;
     private final String path;
     private final List<Fault> faults;
@@ -25,23 +26,41 @@ public final class Node {
     }
 
     /** The root of a tree of maps, lists, texts, numbers and booleans, with its {@code each} entries repeated. */
-    public static Node root(Object tree, List<Fault> faults) { return new Node(Each.expand(tree), "", faults); }
+    public static Node root(Object tree, List<Fault> faults) {
+        return new Node(Each.expand(tree), "", faults);
+    }
 
-    public String path() { return path; }
+    public String path() {
+        return path;
+    }
 
-    public boolean present() { return value != null; }
+    public boolean present() {
+        return value != null;
+    }
 
-    public boolean isText() { return value instanceof String; }
+    public boolean isText() {
+        return value instanceof String;
+    }
 
-    public boolean isNumber() { return value instanceof Number; }
+    public boolean isNumber() {
+        return value instanceof Number;
+    }
 
-    public boolean isList() { return value instanceof List<?>; }
+    public boolean isList() {
+        return value instanceof List<?>;
+    }
 
-    public boolean isObject() { return value instanceof Map<?, ?>; }
+    public boolean isObject() {
+        return value instanceof Map<?, ?>;
+    }
 
-    public void fault(String message) { faults.add(new Fault(path.isEmpty() ? "(whole sheet)" : path, message)); }
+    public void fault(String message) {
+        faults.add(new Fault(path.isEmpty() ? "(whole sheet)" : path, message));
+    }
 
-    public boolean has(String name) { return value instanceof Map<?, ?> map && map.get(name) != null; }
+    public boolean has(String name) {
+        return value instanceof Map<?, ?> map && map.get(name) != null;
+    }
 
     public Node at(String name) {
         Object child = value instanceof Map<?, ?> map ? map.get(name) : null;
@@ -56,14 +75,18 @@ public final class Node {
             return List.of();
         }
         List<Node> nodes = new ArrayList<>();
-        for (int i = 0; i < list.size(); i++) nodes.add(new Node(list.get(i), path + "[" + nameOf(list.get(i), i) + "]", faults));
+        for (int i = 0; i < list.size(); i++)
+            nodes.add(new Node(list.get(i), path + "[" + nameOf(list.get(i), i) + "]", faults));
         return nodes;
     }
 
     static String nameOf(Object entry, int index) {
         if (entry instanceof Map<?, ?> map)
             for (String key : List.of("id", "function", "position", "name"))
-                if (map.get(key) instanceof String || map.get(key) instanceof Number) return key.equals("position") ? "position " + map.get(key) : map.get(key).toString();
+                if (map.get(key) instanceof String || map.get(key) instanceof Number)
+                    return key.equals("position")
+                            ? "position " + map.get(key)
+                            : map.get(key).toString();
         return String.valueOf(index + 1);
     }
 
@@ -95,11 +118,17 @@ public final class Node {
         return UNREAD;
     }
 
-    public String text(String otherwise) { return value == null ? otherwise : text(); }
+    public String text(String otherwise) {
+        return value == null ? otherwise : text();
+    }
 
-    public Optional<String> optionalText() { return value == null ? Optional.empty() : Optional.of(text()); }
+    public Optional<String> optionalText() {
+        return value == null ? Optional.empty() : Optional.of(text());
+    }
 
-    public List<String> texts() { return list().stream().map(Node::text).toList(); }
+    public List<String> texts() {
+        return list().stream().map(Node::text).toList();
+    }
 
     public double number(double least, double most) {
         if (value instanceof Number number) {
@@ -107,12 +136,15 @@ public final class Node {
             if (d >= least && d <= most) return d;
             fault("%s is outside %s to %s.".formatted(value, plain(least), plain(most)));
         } else {
-            fault((value == null ? "is missing; " : "found " + shown() + "; ") + "a number from %s to %s is expected.".formatted(plain(least), plain(most)));
+            fault((value == null ? "is missing; " : "found " + shown() + "; ")
+                    + "a number from %s to %s is expected.".formatted(plain(least), plain(most)));
         }
         return least;
     }
 
-    public double number(double least, double most, double otherwise) { return value == null ? otherwise : number(least, most); }
+    public double number(double least, double most, double otherwise) {
+        return value == null ? otherwise : number(least, most);
+    }
 
     public int whole(int least, int most) {
         double d = number(least, most);
@@ -147,9 +179,12 @@ public final class Node {
     String shown() {
         if (value == null) return "nothing";
         String text = value.toString();
-        return value instanceof String ? "\"" + text + "\"" : value instanceof Map<?, ?> ? "an object"
-            : value instanceof List<?> ? "a list" : text;
+        return value instanceof String
+                ? "\"" + text + "\""
+                : value instanceof Map<?, ?> ? "an object" : value instanceof List<?> ? "a list" : text;
     }
 
-    private static String plain(double d) { return d == Math.rint(d) && Math.abs(d) < 1e15 ? String.valueOf((long) d) : String.valueOf(d); }
+    private static String plain(double d) {
+        return d == Math.rint(d) && Math.abs(d) < 1e15 ? String.valueOf((long) d) : String.valueOf(d);
+    }
 }

@@ -9,15 +9,23 @@ import java.util.stream.Collectors;
  * makers cut an opening of one and a half times that height).
  */
 public enum Opening {
-    ONE_DIN("one-DIN"), ONE_AND_A_HALF("one-and-a-half-height"), TWO_DIN("two-DIN");
+    ONE_DIN("one-DIN"),
+    ONE_AND_A_HALF("one-and-a-half-height"),
+    TWO_DIN("two-DIN");
 
     private final String label;
 
-    Opening(String label) { this.label = label; }
+    Opening(String label) {
+        this.label = label;
+    }
 
-    public String label() { return label; }
+    public String label() {
+        return label;
+    }
 
-    public static String all() { return Arrays.stream(values()).map(Opening::label).collect(Collectors.joining(", ")); }
+    public static String all() {
+        return Arrays.stream(values()).map(Opening::label).collect(Collectors.joining(", "));
+    }
 
     public static Optional<Opening> find(String label) {
         return Arrays.stream(values()).filter(o -> o.label.equals(label)).findFirst();

@@ -6,23 +6,44 @@ import java.util.stream.Collectors;
 
 /** What a part is, in the order in which a kit is listed. */
 public enum PartKind {
-    DASH_KIT("dash kit"), VEHICLE_HARNESS_ADAPTER("vehicle harness adapter"), PASS_THROUGH_HARNESS("pass-through harness"), ANTENNA_ADAPTER("antenna adapter"),
-    CONTROL_INTERFACE("control interface"), DATA_MODULE("data module"), AMPLIFIER_BYPASS("amplifier bypass"), CAMERA_ADAPTER("camera adapter"), CAMERA("camera"),
-    MICROPHONE("microphone"), USB_ADAPTER("USB adapter"), AUX_ADAPTER("aux adapter"), GPS_ANTENNA("GPS antenna"), SATELLITE_ADAPTER("satellite adapter"),
-    REAR_SCREEN_ADAPTER("rear screen adapter"), ACCESS_LEAD("access lead"), GROUND_LOOP_ISOLATOR("ground-loop isolator");
+    DASH_KIT("dash kit"),
+    VEHICLE_HARNESS_ADAPTER("vehicle harness adapter"),
+    PASS_THROUGH_HARNESS("pass-through harness"),
+    ANTENNA_ADAPTER("antenna adapter"),
+    CONTROL_INTERFACE("control interface"),
+    DATA_MODULE("data module"),
+    AMPLIFIER_BYPASS("amplifier bypass"),
+    CAMERA_ADAPTER("camera adapter"),
+    CAMERA("camera"),
+    MICROPHONE("microphone"),
+    USB_ADAPTER("USB adapter"),
+    AUX_ADAPTER("aux adapter"),
+    GPS_ANTENNA("GPS antenna"),
+    SATELLITE_ADAPTER("satellite adapter"),
+    REAR_SCREEN_ADAPTER("rear screen adapter"),
+    ACCESS_LEAD("access lead"),
+    GROUND_LOOP_ISOLATOR("ground-loop isolator");
 
     private final String label;
 
-    PartKind(String label) { this.label = label; }
+    PartKind(String label) {
+        this.label = label;
+    }
 
-    public String label() { return label; }
+    public String label() {
+        return label;
+    }
 
     /** Whether a part of this kind carries no current. */
-    public boolean wireless() { return this == DASH_KIT; }
+    public boolean wireless() {
+        return this == DASH_KIT;
+    }
 
     public static Optional<PartKind> find(String label) {
         return Arrays.stream(values()).filter(k -> k.label().equals(label)).findFirst();
     }
 
-    public static String all() { return Arrays.stream(values()).map(PartKind::label).collect(Collectors.joining(", ")); }
+    public static String all() {
+        return Arrays.stream(values()).map(PartKind::label).collect(Collectors.joining(", "));
+    }
 }

@@ -9,16 +9,36 @@ import java.util.Optional;
  * @param housing the plug whose housing this one is an insert of: it goes where that one goes
  * @param access  where it is, if not at the radio's place
  */
-public record Plug(String id, String family, boolean socket, int size, List<Position> positions, Optional<String> housing, Optional<Access> access) {
-    public Plug { positions = List.copyOf(positions); }
+public record Plug(
+        String id,
+        String family,
+        boolean socket,
+        int size,
+        List<Position> positions,
+        Optional<String> housing,
+        Optional<Access> access) {
+    public Plug {
+        positions = List.copyOf(positions);
+    }
 
-    public boolean fits(Plug other) { return family.equals(other.family) && socket != other.socket; }
+    public boolean fits(Plug other) {
+        return family.equals(other.family) && socket != other.socket;
+    }
 
     /** In how many positions both carry the same. */
-    public int agreement(Plug other) { return (int) positions.stream().filter(p -> p.role().isPresent() && other.at(p.number()).filter(q -> q.role().equals(p.role())).isPresent()).count(); }
+    public int agreement(Plug other) {
+        return (int) positions.stream()
+                .filter(p -> p.role().isPresent()
+                        && other.at(p.number())
+                                .filter(q -> q.role().equals(p.role()))
+                                .isPresent())
+                .count();
+    }
 
     /** Fits, and agrees somewhere: a look-alike that agrees nowhere is not pushed in. */
-    public boolean mates(Plug other) { return fits(other) && agreement(other) > 0; }
+    public boolean mates(Plug other) {
+        return fits(other) && agreement(other) > 0;
+    }
 
     public Optional<Position> at(String number) {
         return positions.stream().filter(p -> p.number().equals(number)).findFirst();

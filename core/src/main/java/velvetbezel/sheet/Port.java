@@ -10,12 +10,26 @@ import velvetbezel.units.Volts;
  * @param floor below this level nothing arrives
  * @param quiet noise above this is heard
  */
-public record Port(String id, Optional<String> plus, Optional<String> minus, Medium medium, Dir dir,
-                   Optional<Decibels> floor, Optional<Volts> quiet) {
+public record Port(
+        String id,
+        Optional<String> plus,
+        Optional<String> minus,
+        Medium medium,
+        Dir dir,
+        Optional<Decibels> floor,
+        Optional<Volts> quiet) {
     /** Data and internal ports work both ways. */
-    public enum Dir { IN, OUT, BOTH }
+    public enum Dir {
+        IN,
+        OUT,
+        BOTH
+    }
 
-    public boolean sends() { return dir != Dir.IN; }
+    public boolean sends() {
+        return dir != Dir.IN;
+    }
 
-    public boolean receives() { return dir != Dir.OUT; }
+    public boolean receives() {
+        return dir != Dir.OUT;
+    }
 }

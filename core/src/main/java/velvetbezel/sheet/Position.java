@@ -15,7 +15,18 @@ import velvetbezel.units.WireColour;
  * @param wired  whether the wire is there at all; a car of this trim may lack it
  * @param to     in a vehicle: the terminal at the wire's other end, as device.terminal
  */
-public record Position(String number, String name, Optional<LeadRole> role, Flow flow, Fact<WireColour> colour,
-                       Fact<Gauge> gauge, double metres, boolean bare, Fact<Boolean> wired, Optional<String> to) {
-    public boolean empty() { return role.isEmpty(); }
+public record Position(
+        String number,
+        String name,
+        Optional<LeadRole> role,
+        Flow flow,
+        Fact<WireColour> colour,
+        Fact<Gauge> gauge,
+        double metres,
+        boolean bare,
+        Fact<Boolean> wired,
+        Optional<String> to) {
+    public boolean empty() {
+        return role.isEmpty();
+    }
 }

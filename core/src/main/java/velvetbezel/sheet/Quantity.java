@@ -12,7 +12,9 @@ public sealed interface Quantity {
     /** Not known; answers are computed at both ends of the range. */
     record Open(FieldRef field, double low, double high) implements Quantity {}
 
-    static Quantity of(double value) { return new Fixed(value); }
+    static Quantity of(double value) {
+        return new Fixed(value);
+    }
 
     /** @param last whether an open quantity takes its high end */
     default double at(VehicleState state, boolean last) {

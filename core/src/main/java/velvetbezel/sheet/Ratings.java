@@ -13,16 +13,24 @@ import velvetbezel.units.Volts;
  * @param lineOut      most that its line outputs give, RMS
  * @param lineIn       most that its line inputs take without clipping, RMS
  */
-public record Ratings(Optional<Amps> draws, Optional<Ohms> leastSpeaker, Optional<Volts> lineOut, Optional<Volts> lineIn) {
-    public static final Ratings NONE = new Ratings(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+public record Ratings(
+        Optional<Amps> draws, Optional<Ohms> leastSpeaker, Optional<Volts> lineOut, Optional<Volts> lineIn) {
+    public static final Ratings NONE =
+            new Ratings(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     private static final double MOST_AMPS = 100;
     private static final double MOST_OHMS = 64;
     private static final double MOST_VOLTS = 40;
 
     static Ratings read(Node node) {
         node.only("draws amps", "least speaker ohms", "line out volts", "line in volts");
-        return new Ratings(figure(node.at("draws amps"), MOST_AMPS).map(Amps::new), figure(node.at("least speaker ohms"), MOST_OHMS).map(Ohms::new), figure(node.at("line out volts"), MOST_VOLTS).map(Volts::new), figure(node.at("line in volts"), MOST_VOLTS).map(Volts::new));
+        return new Ratings(
+                figure(node.at("draws amps"), MOST_AMPS).map(Amps::new),
+                figure(node.at("least speaker ohms"), MOST_OHMS).map(Ohms::new),
+                figure(node.at("line out volts"), MOST_VOLTS).map(Volts::new),
+                figure(node.at("line in volts"), MOST_VOLTS).map(Volts::new));
     }
 
-    private static Optional<Double> figure(Node node, double most) { return node.present() ? Optional.of(node.number(0.001, most)) : Optional.empty(); }
+    private static Optional<Double> figure(Node node, double most) {
+        return node.present() ? Optional.of(node.number(0.001, most)) : Optional.empty();
+    }
 }

@@ -22,7 +22,8 @@ public final class RuleWords {
         if (guard instanceof Guard.Met met) return met.condition();
         if (guard instanceof Guard.Volts v) return volts(v);
         if (guard instanceof Guard.Amps a) return "%s carries at least %s A".formatted(a.terminal(), number(a.min()));
-        if (guard instanceof Guard.State s) return "%s %s".formatted(s.field().label(), String.join(" or ", s.values()));
+        if (guard instanceof Guard.State s)
+            return "%s %s".formatted(s.field().label(), String.join(" or ", s.values()));
         if (guard instanceof Guard.Hears h) return "%s hears %s".formatted(h.port(), h.signal());
         if (guard instanceof Guard.Setting s) return "%s = %s".formatted(s.name(), s.is());
         if (guard instanceof Guard.Mode m) return "%s is %s".formatted(m.name(), m.is());
@@ -30,14 +31,28 @@ public final class RuleWords {
         return "something that is not known";
     }
 
-    private static String joined(List<Guard> guards, String by) { return guards.stream().map(RuleWords::guard).collect(Collectors.joining(by)); }
+    private static String joined(List<Guard> guards, String by) {
+        return guards.stream().map(RuleWords::guard).collect(Collectors.joining(by));
+    }
 
     private static String volts(Guard.Volts v) {
         String of = v.of().equals("gnd") ? "" : " against " + v.of();
-        String held = v.hold().map(h -> " (then down to %s V)".formatted(number(h))).orElse("");
-        if (v.learned().isPresent()) return "%s%s reads what was learned for %s".formatted(v.terminal(), of, v.learned().get());
-        if (v.min().isPresent() && v.max().isPresent()) return "%s%s between %s and %s V".formatted(v.terminal(), of, number(v.min().get()), number(v.max().get()));
-        return v.min().map(m -> "%s%s at least %s V%s".formatted(v.terminal(), of, number(m), held)).orElseGet(() -> "%s%s at most %s V".formatted(v.terminal(), of, number(v.max().orElseThrow())));
+        String held =
+                v.hold().map(h -> " (then down to %s V)".formatted(number(h))).orElse("");
+        if (v.learned().isPresent())
+            return "%s%s reads what was learned for %s"
+                    .formatted(v.terminal(), of, v.learned().get());
+        if (v.min().isPresent() && v.max().isPresent())
+            return "%s%s between %s and %s V"
+                    .formatted(
+                            v.terminal(),
+                            of,
+                            number(v.min().get()),
+                            number(v.max().get()));
+        return v.min()
+                .map(m -> "%s%s at least %s V%s".formatted(v.terminal(), of, number(m), held))
+                .orElseGet(() -> "%s%s at most %s V"
+                        .formatted(v.terminal(), of, number(v.max().orElseThrow())));
     }
 
     public static String effect(Effect effect) {
@@ -45,17 +60,30 @@ public final class RuleWords {
         if (effect instanceof Effect.Emit e) return "sends %s at %s".formatted(e.signal(), e.port());
         if (effect instanceof Effect.Carry c) return "passes %s on to %s%s".formatted(c.in(), c.out(), level(c.gain()));
         if (effect instanceof Effect.Connect c) return "joins %s and %s".formatted(c.a(), c.b());
-        if (effect instanceof Effect.Draw d) return "loads %s against %s with %s Ω%s".formatted(d.a(), d.b(), number(d.ohms()), d.ohms() instanceof Quantity.Fixed f ? " (%s A at 12 V)".formatted(number(Quantity.of(12 / f.value()))) : "");
+        if (effect instanceof Effect.Draw d)
+            return "loads %s against %s with %s Ω%s"
+                    .formatted(
+                            d.a(),
+                            d.b(),
+                            number(d.ohms()),
+                            d.ohms() instanceof Quantity.Fixed f
+                                    ? " (%s A at 12 V)".formatted(number(Quantity.of(12 / f.value())))
+                                    : "");
         if (effect instanceof Effect.Drive d) return "drives %s to %s V".formatted(d.plus(), number(d.volts()));
         if (effect instanceof Effect.Diode d) return "lets current from %s to %s".formatted(d.anode(), d.cathode());
         Effect.Enter e = (Effect.Enter) effect;
         return "enters %s = %s".formatted(e.mode(), e.value());
     }
 
-    private static String level(Decibels gain) { return gain.value() == 0 ? "" : " at %+.0f dB".formatted(gain.value()); }
+    private static String level(Decibels gain) {
+        return gain.value() == 0 ? "" : " at %+.0f dB".formatted(gain.value());
+    }
 
     private static String number(Quantity q) {
-        if (q instanceof Quantity.Fixed f) return f.value() == Math.rint(f.value()) ? String.valueOf((long) f.value()) : new BigDecimal(f.value()).round(new MathContext(3)).toPlainString();
+        if (q instanceof Quantity.Fixed f)
+            return f.value() == Math.rint(f.value())
+                    ? String.valueOf((long) f.value())
+                    : new BigDecimal(f.value()).round(new MathContext(3)).toPlainString();
         return q instanceof Quantity.Follows ? "a dimmed" : "an unknown number of";
     }
 }

@@ -8,9 +8,13 @@ import java.util.Optional;
 public sealed interface Sheet {
     Header header();
 
-    default String id() { return header().id(); }
+    default String id() {
+        return header().id();
+    }
 
-    default String name() { return header().name(); }
+    default String name() {
+        return header().name();
+    }
 
     /** @param from where the sheet's facts come from unless a fact says otherwise */
     record Header(String id, String name, Provenance from) {}
@@ -25,9 +29,25 @@ public sealed interface Sheet {
      * @param traits  what tells it from its look-alikes
      * @param space   the opening and the room behind it
      */
-    record Vehicle(Header header, String make, String model, String trim, int fromYear, int toYear, Opening opening,
-                   boolean amplified, boolean northAmerica, List<Device> devices, Device car, Device radio,
-                   List<InnerWire> wires, List<String> buttons, List<Caution> cautions, Map<Trait, String> traits, Geometry space) implements Sheet {
+    record Vehicle(
+            Header header,
+            String make,
+            String model,
+            String trim,
+            int fromYear,
+            int toYear,
+            Opening opening,
+            boolean amplified,
+            boolean northAmerica,
+            List<Device> devices,
+            Device car,
+            Device radio,
+            List<InnerWire> wires,
+            List<String> buttons,
+            List<Caution> cautions,
+            Map<Trait, String> traits,
+            Geometry space)
+            implements Sheet {
         public Vehicle {
             devices = List.copyOf(devices);
             wires = List.copyOf(wires);
@@ -42,7 +62,8 @@ public sealed interface Sheet {
      * @param screen     the factory radio stays as sound source and amplifier driver; this is a screen over it
      * @param body       face and chassis
      */
-    record Radio(Header header, Opening size, long priceCents, Device device, boolean screen, Geometry body) implements Sheet {}
+    record Radio(Header header, Opening size, long priceCents, Device device, boolean screen, Geometry body)
+            implements Sheet {}
 
     /**
      * A part of a kit.
@@ -55,8 +76,18 @@ public sealed interface Sheet {
      * @param finishes colours it comes in; empty where nobody sees it
      * @param takes    room it takes behind the dash
      */
-    record Part(Header header, PartKind kind, long priceCents, int minutes, int cuts, Optional<Holds> holds,
-                Optional<Device> device, List<String> vehicles, List<String> finishes, Geometry takes) implements Sheet {
+    record Part(
+            Header header,
+            PartKind kind,
+            long priceCents,
+            int minutes,
+            int cuts,
+            Optional<Holds> holds,
+            Optional<Device> device,
+            List<String> vehicles,
+            List<String> finishes,
+            Geometry takes)
+            implements Sheet {
         public Part {
             vehicles = List.copyOf(vehicles);
             finishes = List.copyOf(finishes);

@@ -22,7 +22,8 @@ public final class SheetReader {
     public static Sheet read(Object tree) {
         SheetReader reader = new SheetReader();
         Sheet sheet = reader.sheet(Node.root(tree, reader.faults));
-        if (!reader.faults.isEmpty()) throw new InvalidInput(reader.faults.stream().distinct().toList());
+        if (!reader.faults.isEmpty())
+            throw new InvalidInput(reader.faults.stream().distinct().toList());
         return sheet;
     }
 
@@ -31,18 +32,28 @@ public final class SheetReader {
         if (!node.isObject()) node.fault("is no sheet; expected a JSON object.");
         node.at("format").one(f -> f.equals(FORMAT) ? Optional.of(f) : Optional.empty(), FORMAT, FORMAT);
         if (node.at("version").isNumber() && node.at("version").number(-1e9, 1e9) > VERSION)
-            node.at("version").fault("is newer than this program, which reads up to version %d. Update the program, or export the sheet from the older one.".formatted(VERSION));
+            node.at("version")
+                    .fault(
+                            "is newer than this program, which reads up to version %d. Update the program, or export the sheet from the older one."
+                                    .formatted(VERSION));
         else node.at("version").whole(1, VERSION);
         String id = node.at("id").text();
         if (!id.equals(Node.UNREAD) && !id.matches("[a-z0-9][a-z0-9-]{1,59}"))
             node.at("id").fault("\"%s\" is no id; 2 to 60 small letters, digits and hyphens.".formatted(id));
-        return new Sheet.Header(id, node.at("name").text(), FactReader.provenance(node.at("source").only("from", "by", "date")));
+        return new Sheet.Header(
+                id,
+                node.at("name").text(),
+                FactReader.provenance(node.at("source").only("from", "by", "date")));
     }
 
     private Sheet sheet(Node node) {
         Sheet.Header header = header(node);
         FactReader facts = new FactReader(header.id(), header.from());
-        String kind = node.at("kind").one(k -> List.of("vehicle", "radio", "part").contains(k) ? Optional.of(k) : Optional.empty(), "vehicle, radio, part", "");
+        String kind = node.at("kind")
+                .one(
+                        k -> List.of("vehicle", "radio", "part").contains(k) ? Optional.of(k) : Optional.empty(),
+                        "vehicle, radio, part",
+                        "");
         return switch (kind) {
             case "vehicle" -> vehicle(node, header, facts);
             case "radio" -> radio(node, header, facts);
@@ -51,56 +62,173 @@ public final class SheetReader {
         };
     }
 
-    private static long cents(Node node) { return Math.round(node.number(0, MOST_CENTS / 100.0) * 100); }
+    private static long cents(Node node) {
+        return Math.round(node.number(0, MOST_CENTS / 100.0) * 100);
+    }
 
-    private static Opening opening(Node node) { return node.one(Opening::find, Opening.all(), Opening.ONE_DIN); }
+    private static Opening opening(Node node) {
+        return node.one(Opening::find, Opening.all(), Opening.ONE_DIN);
+    }
 
     private static Sheet.Radio radio(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "size", "price", "device", "factory radio stays", "geometry");
-        return new Sheet.Radio(header, opening(node.at("size")), cents(node.at("price")), new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")),
-            node.at("factory radio stays").truth(false), facts.geometry(node.at("geometry")));
+        node.only(
+                "format",
+                "version",
+                "kind",
+                "id",
+                "name",
+                "source",
+                "size",
+                "price",
+                "device",
+                "factory radio stays",
+                "geometry");
+        return new Sheet.Radio(
+                header,
+                opening(node.at("size")),
+                cents(node.at("price")),
+                new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")),
+                node.at("factory radio stays").truth(false),
+                facts.geometry(node.at("geometry")));
     }
 
     private static Sheet.Part part(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "part", "price", "minutes", "cuts", "holds", "device", "vehicles", "finishes", "geometry");
+        node.only(
+                "format",
+                "version",
+                "kind",
+                "id",
+                "name",
+                "source",
+                "part",
+                "price",
+                "minutes",
+                "cuts",
+                "holds",
+                "device",
+                "vehicles",
+                "finishes",
+                "geometry");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
         Optional<Sheet.Holds> holds = node.has("holds")
-            ? Optional.of(new Sheet.Holds(opening(node.at("holds").only("opening", "radio").at("opening")), opening(node.at("holds").at("radio")))) : Optional.empty();
-        if (kind == PartKind.DASH_KIT && holds.isEmpty()) node.at("holds").fault("is missing; a dash kit says which opening it fills and which radio it takes.");
-        if (!kind.wireless() && !node.has("device")) node.at("device").fault("is missing; only a dash kit has no wires.");
-        return new Sheet.Part(header, kind, cents(node.at("price")), node.at("minutes").whole(0, 6000), node.has("cuts") ? node.at("cuts").whole(0, 20) : 0, holds,
-            node.has("device") ? Optional.of(new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device"))) : Optional.empty(),
-            node.at("vehicles").texts(), node.at("finishes").texts(), facts.geometry(node.at("geometry")));
+                ? Optional.of(new Sheet.Holds(
+                        opening(node.at("holds").only("opening", "radio").at("opening")),
+                        opening(node.at("holds").at("radio"))))
+                : Optional.empty();
+        if (kind == PartKind.DASH_KIT && holds.isEmpty())
+            node.at("holds").fault("is missing; a dash kit says which opening it fills and which radio it takes.");
+        if (!kind.wireless() && !node.has("device"))
+            node.at("device").fault("is missing; only a dash kit has no wires.");
+        return new Sheet.Part(
+                header,
+                kind,
+                cents(node.at("price")),
+                node.at("minutes").whole(0, 6000),
+                node.has("cuts") ? node.at("cuts").whole(0, 20) : 0,
+                holds,
+                node.has("device")
+                        ? Optional.of(
+                                new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device")))
+                        : Optional.empty(),
+                node.at("vehicles").texts(),
+                node.at("finishes").texts(),
+                facts.geometry(node.at("geometry")));
     }
 
     private static Sheet.Vehicle vehicle(Node node, Sheet.Header header, FactReader facts) {
-        node.only("format", "version", "kind", "id", "name", "source", "make", "model", "trim", "years", "opening", "audio system", "north america",
-            "devices", "plugs", "radio", "wires", "buttons", "cautions", "traits", "geometry");
+        node.only(
+                "format",
+                "version",
+                "kind",
+                "id",
+                "name",
+                "source",
+                "make",
+                "model",
+                "trim",
+                "years",
+                "opening",
+                "audio system",
+                "north america",
+                "devices",
+                "plugs",
+                "radio",
+                "wires",
+                "buttons",
+                "cautions",
+                "traits",
+                "geometry");
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
-        List<Device> devices = node.at("devices").list().stream().map(inside::device).toList();
-        Device car = new Device("car", "car", reader.plugs(node.at("plugs")), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-            Map.of(), List.of(), List.of(), Ratings.NONE);
+        List<Device> devices =
+                node.at("devices").list().stream().map(inside::device).toList();
+        Device car = new Device(
+                "car",
+                "car",
+                reader.plugs(node.at("plugs")),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                Ratings.NONE);
         Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
         List<String> terminals = terminals(devices);
         DeviceReader.twice(node.at("devices"), devices.stream().map(Device::id).toList(), "device");
-        if (!terminals.contains("battery.minus")) node.at("devices").fault("has no device \"battery\" with a terminal \"minus\"; every voltage is measured against it.");
+        if (!terminals.contains("battery.minus"))
+            node.at("devices")
+                    .fault(
+                            "has no device \"battery\" with a terminal \"minus\"; every voltage is measured against it.");
         checkEnds(node.at("plugs"), terminals);
-        List<InnerWire> wires = node.at("wires").list().stream().map(n -> reader.wire(n, terminals)).toList();
-        String audio = node.at("audio system").one(a -> List.of("plain", "amplified").contains(a) ? Optional.of(a) : Optional.empty(), "plain, amplified", "plain");
+        List<InnerWire> wires = node.at("wires").list().stream()
+                .map(n -> reader.wire(n, terminals))
+                .toList();
+        String audio = node.at("audio system")
+                .one(
+                        a -> List.of("plain", "amplified").contains(a) ? Optional.of(a) : Optional.empty(),
+                        "plain, amplified",
+                        "plain");
         List<Node> years = node.at("years").list();
         if (years.size() != 2) node.at("years").fault("expected the first and the last model year, as a list of two.");
         int from = years.size() == 2 ? years.get(0).whole(1950, 2100) : 1950;
         int to = years.size() == 2 ? years.get(1).whole(1950, 2100) : 2100;
         if (from > to) node.at("years").fault("the first year, %d, is after the last, %d.".formatted(from, to));
-        return new Sheet.Vehicle(header, node.at("make").text(), node.at("model").text(), node.at("trim").text(), from, to, opening(node.at("opening")),
-            audio.equals("amplified"), node.at("north america").truth(false), devices, car, radio, wires, node.at("buttons").texts(),
-            node.at("cautions").list().stream().map(n -> new Sheet.Caution(n.only("station", "text", "why").at("station").text(), n.at("text").text(), n.at("why").text(""))).toList(), traits(node.at("traits")), facts.geometry(node.at("geometry")));
+        return new Sheet.Vehicle(
+                header,
+                node.at("make").text(),
+                node.at("model").text(),
+                node.at("trim").text(),
+                from,
+                to,
+                opening(node.at("opening")),
+                audio.equals("amplified"),
+                node.at("north america").truth(false),
+                devices,
+                car,
+                radio,
+                wires,
+                node.at("buttons").texts(),
+                node.at("cautions").list().stream()
+                        .map(n -> new Sheet.Caution(
+                                n.only("station", "text", "why").at("station").text(),
+                                n.at("text").text(),
+                                n.at("why").text("")))
+                        .toList(),
+                traits(node.at("traits")),
+                facts.geometry(node.at("geometry")));
     }
 
     private static Map<Trait, String> traits(Node node) {
         Map<Trait, String> traits = new EnumMap<>(Trait.class);
-        node.fields().forEach((name, value) -> Trait.find(name).ifPresentOrElse(t -> traits.put(t, value.text()), () -> value.fault("is no trait; allowed: " + Trait.all() + ".")));
+        node.fields().forEach((name, value) -> Trait.find(name)
+                .ifPresentOrElse(
+                        t -> traits.put(t, value.text()),
+                        () -> value.fault("is no trait; allowed: " + Trait.all() + ".")));
         return traits;
     }
 
@@ -110,7 +238,8 @@ public final class SheetReader {
             device.terminals().forEach(t -> names.add(device.id() + "." + t));
             device.leads().forEach(l -> names.add(device.id() + "." + l.name()));
             for (Plug plug : device.plugs())
-                for (Position p : plug.positions()) names.add(device.id() + "." + (p.name().isEmpty() ? plug.id() + "." + p.number() : p.name()));
+                for (Position p : plug.positions())
+                    names.add(device.id() + "." + (p.name().isEmpty() ? plug.id() + "." + p.number() : p.name()));
         }
         return names;
     }
@@ -120,7 +249,8 @@ public final class SheetReader {
             for (Node position : plug.at("positions").list()) {
                 Node to = position.at("to");
                 if (to.isText() && !terminals.contains(to.text()))
-                    to.fault("\"%s\" is no terminal of a device of this vehicle; known: %s.".formatted(to.text(), String.join(", ", terminals)));
+                    to.fault("\"%s\" is no terminal of a device of this vehicle; known: %s."
+                            .formatted(to.text(), String.join(", ", terminals)));
             }
     }
 }

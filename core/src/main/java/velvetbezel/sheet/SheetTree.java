@@ -23,14 +23,18 @@ public final class SheetTree {
     private SheetTree() {}
 
     /** A copy with {@code each} entries written out. */
-    public static Object copy(Object tree) { return deep(Each.expand(tree)); }
+    public static Object copy(Object tree) {
+        return deep(Each.expand(tree));
+    }
 
     /**
      * Puts a fact measured on one car in place of whatever was said.
      *
      * @throws InvalidInput if the sheet has no such field
      */
-    public static Object measured(Object tree, String path, Object value, String by) { return put(tree, path, Optional.of(claim(value, Provenance.Origin.MEASURED, by, ""))); }
+    public static Object measured(Object tree, String path, Object value, String by) {
+        return put(tree, path, Optional.of(claim(value, Provenance.Origin.MEASURED, by, "")));
+    }
 
     /** One saying of a value. @param date ISO date, may be empty */
     public static Map<String, Object> claim(Object value, Provenance.Origin from, String by, String date) {
@@ -79,9 +83,11 @@ public final class SheetTree {
         Object copy = copy(tree);
         List<String> steps = steps(path);
         Object at = copy;
-        for (String name : steps.subList(0, Math.max(0, steps.size() - 1))) at = child(at, name).orElseThrow(() -> noField(path));
+        for (String name : steps.subList(0, Math.max(0, steps.size() - 1)))
+            at = child(at, name).orElseThrow(() -> noField(path));
         if (steps.isEmpty() || !(at instanceof Map<?, ?>)) throw noField(path);
-        @SuppressWarnings("unchecked") Map<String, Object> owner = (Map<String, Object>) at;
+        @SuppressWarnings("unchecked")
+        Map<String, Object> owner = (Map<String, Object>) at;
         String last = steps.get(steps.size() - 1);
         if (value.isPresent()) owner.put(last, value.get());
         else owner.remove(last);
@@ -110,8 +116,11 @@ public final class SheetTree {
             return plain;
         }
         if (!(tree instanceof List<?> list)) return tree;
-        boolean claims = !list.isEmpty() && list.stream().allMatch(e -> e instanceof Map<?, ?> m && m.containsKey("value") && m.containsKey("from"));
-        List<Object> plain = new ArrayList<>(list.stream().map(SheetTree::withoutClaims).toList());
+        boolean claims = !list.isEmpty()
+                && list.stream()
+                        .allMatch(e -> e instanceof Map<?, ?> m && m.containsKey("value") && m.containsKey("from"));
+        List<Object> plain =
+                new ArrayList<>(list.stream().map(SheetTree::withoutClaims).toList());
         if (!claims) return plain;
         return plain.stream().distinct().count() == 1 ? plain.get(0) : Map.of("missing", true);
     }
@@ -119,7 +128,10 @@ public final class SheetTree {
     /** Where two sheets differ. @param first empty where only the second has it, and the other way round */
     public record Difference(String path, Optional<String> first, Optional<String> second) {}
 
-    /** Every place where two trees differ, in the order of the first; entries of lists are matched by id, position or name. */
+    /**
+     * Every place where two trees differ, in the order of the first; entries of lists are matched by id, position or
+     * name.
+     */
     public static List<Difference> differences(Object first, Object second) {
         List<Difference> found = new ArrayList<>();
         compare("", Each.expand(first), Each.expand(second), found);
@@ -131,12 +143,20 @@ public final class SheetTree {
         Map<String, Object> left = parts(a);
         Map<String, Object> right = parts(b);
         if (left.isEmpty() || right.isEmpty()) {
-            found.add(new Difference(path, Optional.ofNullable(a).map(SheetTree::words), Optional.ofNullable(b).map(SheetTree::words)));
+            found.add(new Difference(
+                    path,
+                    Optional.ofNullable(a).map(SheetTree::words),
+                    Optional.ofNullable(b).map(SheetTree::words)));
             return;
         }
         Set<String> names = new LinkedHashSet<>(left.keySet());
         names.addAll(right.keySet());
-        for (String name : names) compare(name.startsWith("[") || path.isEmpty() ? path + name : path + "." + name, left.get(name), right.get(name), found);
+        for (String name : names)
+            compare(
+                    name.startsWith("[") || path.isEmpty() ? path + name : path + "." + name,
+                    left.get(name),
+                    right.get(name),
+                    found);
     }
 
     private static Map<String, Object> parts(Object tree) {
@@ -148,11 +168,18 @@ public final class SheetTree {
     }
 
     private static String words(Object tree) {
-        if (tree instanceof Map<?, ?> map) return map.entrySet().stream().map(e -> e.getKey() + " " + words(e.getValue())).collect(Collectors.joining(", "));
-        return tree instanceof List<?> list ? list.stream().map(SheetTree::words).collect(Collectors.joining("; ")) : String.valueOf(tree);
+        if (tree instanceof Map<?, ?> map)
+            return map.entrySet().stream()
+                    .map(e -> e.getKey() + " " + words(e.getValue()))
+                    .collect(Collectors.joining(", "));
+        return tree instanceof List<?> list
+                ? list.stream().map(SheetTree::words).collect(Collectors.joining("; "))
+                : String.valueOf(tree);
     }
 
-    private static InvalidInput noField(String path) { return new InvalidInput(path, "is no field of this sheet."); }
+    private static InvalidInput noField(String path) {
+        return new InvalidInput(path, "is no field of this sheet.");
+    }
 
     private static List<String> steps(String path) {
         List<String> steps = new ArrayList<>();
@@ -165,7 +192,9 @@ public final class SheetTree {
         if (at instanceof Map<?, ?> map) return Optional.ofNullable(map.get(name));
         if (at instanceof List<?> list)
             for (Object entry : list)
-                if (entry instanceof Map<?, ?> map && (name.equals(map.get("id")) || name.equals("position " + map.get("position")))) return Optional.of(entry);
+                if (entry instanceof Map<?, ?> map
+                        && (name.equals(map.get("id")) || name.equals("position " + map.get("position"))))
+                    return Optional.of(entry);
         return Optional.empty();
     }
 
@@ -175,6 +204,8 @@ public final class SheetTree {
             map.forEach((k, v) -> copy.put((String) k, deep(v)));
             return copy;
         }
-        return tree instanceof List<?> list ? new ArrayList<>(list.stream().map(SheetTree::deep).toList()) : tree;
+        return tree instanceof List<?> list
+                ? new ArrayList<>(list.stream().map(SheetTree::deep).toList())
+                : tree;
     }
 }

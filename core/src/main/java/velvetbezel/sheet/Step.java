@@ -8,8 +8,12 @@ import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
 
 /** A change of state: only what is named changes. */
-public record Step(Map<StateField, String> words, Optional<Double> dimmer, Optional<Set<String>> buttons,
-                   Optional<Set<String>> unplugged, Map<String, String> settings) {
+public record Step(
+        Map<StateField, String> words,
+        Optional<Double> dimmer,
+        Optional<Set<String>> buttons,
+        Optional<Set<String>> unplugged,
+        Map<String, String> settings) {
     public VehicleState from(VehicleState before) {
         VehicleState next = before;
         for (var word : words.entrySet()) next = next.with(word.getKey(), word.getValue());
@@ -24,6 +28,8 @@ public record Step(Map<StateField, String> words, Optional<Double> dimmer, Optio
      * learns the vehicle's buttons one by one.
      */
     public record FirstUse(Step set, List<String> learnAt) {
-        public FirstUse { learnAt = List.copyOf(learnAt); }
+        public FirstUse {
+            learnAt = List.copyOf(learnAt);
+        }
     }
 }

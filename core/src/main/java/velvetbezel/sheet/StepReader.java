@@ -22,16 +22,18 @@ public final class StepReader {
             Node value = entry.getValue();
             StateField field = StateField.find(entry.getKey()).orElse(null);
             if (field == null) value.fault("is no field of the vehicle's state; allowed: " + fields() + ".");
-            else switch (field.kind()) {
-                case WORD -> words.put(field, word(value, field));
-                case NUMBER -> dimmer = Optional.of(value.number(0, 100));
-                case CHOICES -> value.fields().forEach((name, chosen) -> settings.put(name, chosen.text()));
-                case NAMES -> {
-                    Optional<Set<String>> names = Optional.of(Set.copyOf(value.texts().stream().distinct().toList()));
-                    if (field == StateField.BUTTONS) buttons = names;
-                    else unplugged = names;
+            else
+                switch (field.kind()) {
+                    case WORD -> words.put(field, word(value, field));
+                    case NUMBER -> dimmer = Optional.of(value.number(0, 100));
+                    case CHOICES -> value.fields().forEach((name, chosen) -> settings.put(name, chosen.text()));
+                    case NAMES -> {
+                        Optional<Set<String>> names = Optional.of(
+                                Set.copyOf(value.texts().stream().distinct().toList()));
+                        if (field == StateField.BUTTONS) buttons = names;
+                        else unplugged = names;
+                    }
                 }
-            }
         }
         return new Step(words, dimmer, buttons, unplugged, settings);
     }
@@ -39,11 +41,13 @@ public final class StepReader {
     private static String word(Node value, StateField field) {
         String text = value.text();
         if (field.words().contains(text)) return text;
-        value.fault("\"%s\" is no value of %s; allowed: %s.".formatted(text, field.label(), String.join(", ", field.words())));
+        value.fault("\"%s\" is no value of %s; allowed: %s."
+                .formatted(text, field.label(), String.join(", ", field.words())));
         return field.words().get(0);
     }
 
     private static String fields() {
-        return String.join(", ", Arrays.stream(StateField.values()).map(StateField::label).toList());
+        return String.join(
+                ", ", Arrays.stream(StateField.values()).map(StateField::label).toList());
     }
 }

@@ -18,19 +18,31 @@ public enum Trait {
     private static final String UNTIL = " to ";
     private final String text;
 
-    Trait(String text) { this.text = text; }
+    Trait(String text) {
+        this.text = text;
+    }
 
-    public String text() { return text; }
+    public String text() {
+        return text;
+    }
 
     /** As sheets write it: "option code". */
-    public String label() { return name().toLowerCase(Locale.ROOT).replace('_', ' '); }
+    public String label() {
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
 
-    public static Optional<Trait> find(String label) { return Arrays.stream(values()).filter(t -> t.label().equals(label)).findFirst(); }
+    public static Optional<Trait> find(String label) {
+        return Arrays.stream(values()).filter(t -> t.label().equals(label)).findFirst();
+    }
 
-    public static String all() { return Arrays.stream(values()).map(Trait::label).collect(Collectors.joining(", ")); }
+    public static String all() {
+        return Arrays.stream(values()).map(Trait::label).collect(Collectors.joining(", "));
+    }
 
     /** A reading that agrees with what a sheet states. */
-    public String example(String stated) { return this == BUILT ? stated.split(UNTIL, 2)[0] : stated; }
+    public String example(String stated) {
+        return this == BUILT ? stated.split(UNTIL, 2)[0] : stated;
+    }
 
     /** Whether what a sheet states agrees with what was seen. */
     public boolean agrees(String stated, String seen) {

@@ -20,15 +20,21 @@ public record Vin(String text) {
         text = text.strip().toUpperCase(Locale.ROOT);
         List<Fault> faults = new ArrayList<>();
         if (text.length() != 17)
-            faults.add(new Fault("vin", "A VIN has 17 characters; \"%s\" has %d. Read it again at the windscreen or the door pillar."
-                .formatted(text, text.length())));
+            faults.add(new Fault(
+                    "vin",
+                    "A VIN has 17 characters; \"%s\" has %d. Read it again at the windscreen or the door pillar."
+                            .formatted(text, text.length())));
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (c == 'I' || c == 'O' || c == 'Q')
-                faults.add(new Fault("vin", "Character %d is %s, and a VIN has no I, O or Q. It is probably %s."
-                    .formatted(i + 1, c, c == 'I' ? "1" : "0")));
+                faults.add(new Fault(
+                        "vin",
+                        "Character %d is %s, and a VIN has no I, O or Q. It is probably %s."
+                                .formatted(i + 1, c, c == 'I' ? "1" : "0")));
             else if (!(c >= '0' && c <= '9') && LETTERS.indexOf(c) < 0)
-                faults.add(new Fault("vin", "Character %d is \"%s\"; a VIN has only digits and capital letters.".formatted(i + 1, c)));
+                faults.add(new Fault(
+                        "vin",
+                        "Character %d is \"%s\"; a VIN has only digits and capital letters.".formatted(i + 1, c)));
         }
         if (!faults.isEmpty()) throw new InvalidInput(faults);
     }
@@ -40,7 +46,9 @@ public record Vin(String text) {
         return "0123456789X".charAt(sum % 11);
     }
 
-    public boolean checkDigitRight() { return text.charAt(8) == expectedCheckDigit(); }
+    public boolean checkDigitRight() {
+        return text.charAt(8) == expectedCheckDigit();
+    }
 
     private static int valueOf(char c) {
         return Character.isDigit(c) ? c - '0' : VALUES.charAt(LETTERS.indexOf(c)) - '0';
@@ -48,9 +56,11 @@ public record Vin(String text) {
 
     /** A warning where the check digit is wrong; no proof against the VIN outside North America. */
     public Optional<String> warning() {
-        return checkDigitRight() ? Optional.empty() : Optional.of(
-            "Check digit (position 9) is %s where %s is expected. It binds for vehicles sold in North America (49 CFR 565); elsewhere it proves nothing. Compare the VIN once more."
-                .formatted(text.charAt(8), expectedCheckDigit()));
+        return checkDigitRight()
+                ? Optional.empty()
+                : Optional.of(
+                        "Check digit (position 9) is %s where %s is expected. It binds for vehicles sold in North America (49 CFR 565); elsewhere it proves nothing. Compare the VIN once more."
+                                .formatted(text.charAt(8), expectedCheckDigit()));
     }
 
     /**

@@ -28,7 +28,12 @@ public enum StateField {
     SETTINGS(Kind.CHOICES);
 
     /** How a field's value is shaped. */
-    public enum Kind { WORD, NUMBER, NAMES, CHOICES }
+    public enum Kind {
+        WORD,
+        NUMBER,
+        NAMES,
+        CHOICES
+    }
 
     private final Kind kind;
     private final List<String> words;
@@ -43,13 +48,19 @@ public enum StateField {
         this.words = List.of();
     }
 
-    public Kind kind() { return kind; }
+    public Kind kind() {
+        return kind;
+    }
 
     /** Values a word field may have. */
-    public List<String> words() { return words; }
+    public List<String> words() {
+        return words;
+    }
 
     /** Name as sheets and people write it: "parking brake". */
-    public String label() { return name().toLowerCase(Locale.ROOT).replace('_', ' '); }
+    public String label() {
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
 
     public static Optional<StateField> find(String label) {
         return Arrays.stream(values()).filter(f -> f.label().equals(label)).findFirst();

@@ -16,8 +16,12 @@ import java.util.TreeSet;
  * @param unplugged names of the connectors taken off
  * @param settings settings chosen while this state lasts, "device.setting" → value
  */
-public record VehicleState(Map<StateField, String> words, double dimmer, Set<String> buttons,
-                           Set<String> unplugged, Map<String, String> settings) {
+public record VehicleState(
+        Map<StateField, String> words,
+        double dimmer,
+        Set<String> buttons,
+        Set<String> unplugged,
+        Map<String, String> settings) {
 
     /** Parked, locked up, battery connected, nothing pressed. */
     public static final VehicleState AT_REST = new VehicleState(restWords(), 100, Set.of(), Set.of(), Map.of());
@@ -34,26 +38,36 @@ public record VehicleState(Map<StateField, String> words, double dimmer, Set<Str
     private static Map<StateField, String> restWords() {
         Map<StateField, String> words = new EnumMap<>(StateField.class);
         for (StateField field : StateField.values())
-            if (field.kind() == StateField.Kind.WORD) words.put(field, field.words().get(0));
+            if (field.kind() == StateField.Kind.WORD)
+                words.put(field, field.words().get(0));
         return words;
     }
 
-    public String word(StateField field) { return words.get(field); }
+    public String word(StateField field) {
+        return words.get(field);
+    }
 
     /** @throws IllegalArgumentException if the field has no such value */
     public VehicleState with(StateField field, String word) {
         if (!field.words().contains(word))
-            throw new IllegalArgumentException("%s cannot be \"%s\"; it is one of %s.".formatted(field.label(), word, field.words()));
+            throw new IllegalArgumentException(
+                    "%s cannot be \"%s\"; it is one of %s.".formatted(field.label(), word, field.words()));
         Map<StateField, String> changed = new EnumMap<>(words);
         changed.put(field, word);
         return new VehicleState(changed, dimmer, buttons, unplugged, settings);
     }
 
-    public VehicleState withDimmer(double percent) { return new VehicleState(words, percent, buttons, unplugged, settings); }
+    public VehicleState withDimmer(double percent) {
+        return new VehicleState(words, percent, buttons, unplugged, settings);
+    }
 
-    public VehicleState withButtons(Set<String> held) { return new VehicleState(words, dimmer, held, unplugged, settings); }
+    public VehicleState withButtons(Set<String> held) {
+        return new VehicleState(words, dimmer, held, unplugged, settings);
+    }
 
-    public VehicleState withUnplugged(Set<String> names) { return new VehicleState(words, dimmer, buttons, names, settings); }
+    public VehicleState withUnplugged(Set<String> names) {
+        return new VehicleState(words, dimmer, buttons, names, settings);
+    }
 
     public VehicleState withSettings(Map<String, String> chosen) {
         Map<String, String> merged = new TreeMap<>(settings);
@@ -84,7 +98,9 @@ public record VehicleState(Map<StateField, String> words, double dimmer, Set<Str
         return changes;
     }
 
-    private static String sorted(Set<String> names) { return names.isEmpty() ? "none" : String.join(", ", new TreeSet<>(names)); }
+    private static String sorted(Set<String> names) {
+        return names.isEmpty() ? "none" : String.join(", ", new TreeSet<>(names));
+    }
 
     private static void put(Map<String, String> changes, String name, String before, String after) {
         if (!after.equals(before)) changes.put(name, after);

@@ -31,14 +31,18 @@ public enum Colour {
     }
 
     /** IEC 60757 code; the two light shades, which that standard lacks, carry codes of ours. */
-    public String code() { return code; }
+    public String code() {
+        return code;
+    }
 
-    public String word() { return name().toLowerCase(Locale.ROOT).replace('_', ' '); }
+    public String word() {
+        return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
 
     static Optional<Colour> find(String text) {
         String key = text.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
         return Arrays.stream(values())
-            .filter(c -> c.name().equals(key) || c.code.equals(key) || c.alsoWritten.contains(key))
-            .findFirst();
+                .filter(c -> c.name().equals(key) || c.code.equals(key) || c.alsoWritten.contains(key))
+                .findFirst();
     }
 }

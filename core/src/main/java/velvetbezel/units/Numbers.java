@@ -8,6 +8,9 @@ final class Numbers {
     private Numbers() {}
 
     static String plain(double value) {
-        return BigDecimal.valueOf(value).round(new MathContext(6)).stripTrailingZeros().toPlainString();
+        return BigDecimal.valueOf(value)
+                .round(new MathContext(6))
+                .stripTrailingZeros()
+                .toPlainString();
     }
 }

@@ -7,7 +7,13 @@ public record Ohms(double value) implements Comparable<Ohms> {
             throw new IllegalArgumentException("Ohms (%s) must be a finite number, zero or more.".formatted(value));
     }
 
-    @Override public int compareTo(Ohms other) { return Double.compare(value, other.value); }
+    @Override
+    public int compareTo(Ohms other) {
+        return Double.compare(value, other.value);
+    }
 
-    @Override public String toString() { return Numbers.plain(value) + " Ω"; }
+    @Override
+    public String toString() {
+        return Numbers.plain(value) + " Ω";
+    }
 }

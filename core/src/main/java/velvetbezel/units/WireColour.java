@@ -12,9 +12,13 @@ public record WireColour(Colour base, Optional<Colour> stripe) {
         if (stripe.isPresent() && stripe.get() == base) stripe = Optional.empty();
     }
 
-    public static WireColour of(Colour base) { return new WireColour(base, Optional.empty()); }
+    public static WireColour of(Colour base) {
+        return new WireColour(base, Optional.empty());
+    }
 
-    public static WireColour of(Colour base, Colour stripe) { return new WireColour(base, Optional.of(stripe)); }
+    public static WireColour of(Colour base, Colour stripe) {
+        return new WireColour(base, Optional.of(stripe));
+    }
 
     /**
      * Reads "blue/white", "Blue-White", "BU/WH", "BUWH" (IEC 60757 joins two codes) or "purple".
@@ -33,17 +37,25 @@ public record WireColour(Colour base, Optional<Colour> stripe) {
 
     /** What a colour may look like, for messages. */
     public static String expected() {
-        return "a colour or base/stripe from: " + Arrays.stream(Colour.values()).map(Colour::word).collect(Collectors.joining(", "))
-            + ", in words or IEC 60757 codes (blue/white, BU/WH)";
+        return "a colour or base/stripe from: "
+                + Arrays.stream(Colour.values()).map(Colour::word).collect(Collectors.joining(", "))
+                + ", in words or IEC 60757 codes (blue/white, BU/WH)";
     }
 
     private static Optional<WireColour> two(String base, String stripe) {
         return Colour.find(base).flatMap(b -> Colour.find(stripe).map(s -> of(b, s)));
     }
 
-    public String words() { return base.word() + stripe.map(s -> "/" + s.word()).orElse(""); }
+    public String words() {
+        return base.word() + stripe.map(s -> "/" + s.word()).orElse("");
+    }
 
-    public String codes() { return base.code() + stripe.map(s -> "/" + s.code()).orElse(""); }
+    public String codes() {
+        return base.code() + stripe.map(s -> "/" + s.code()).orElse("");
+    }
 
-    @Override public String toString() { return words(); }
+    @Override
+    public String toString() {
+        return words();
+    }
 }

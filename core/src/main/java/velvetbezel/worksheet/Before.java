@@ -20,18 +20,34 @@ import velvetbezel.sheet.Sheet;
  * @param joints numbers of the joints that close it in; empty where every joint does
  */
 public record Before(String text, List<Integer> joints) {
-    public Before { joints = List.copyOf(joints); }
+    public Before {
+        joints = List.copyOf(joints);
+    }
 
     /** In the order in which to do it: routed, plugged, passed through, slid on. */
     public static List<Before> of(Installation installation, Worksheet worksheet, Sizing sizing) {
         List<Before> steps = new ArrayList<>();
         for (Map.Entry<String, Sheet.Part> e : installation.recipe().parts().entrySet()) {
-            List<Integer> joints = worksheet.joints().stream().filter(j -> j.leads().stream().anyMatch(l -> l.id().instance().equals(e.getKey()))).map(JointRow::number).toList();
+            List<Integer> joints = worksheet.joints().stream()
+                    .filter(j ->
+                            j.leads().stream().anyMatch(l -> l.id().instance().equals(e.getKey())))
+                    .map(JointRow::number)
+                    .toList();
             if (joints.isEmpty()) continue;
-            for (Access a : access(installation, e.getKey())) steps.add(new Before("Plug %s in %s and route it %s.".formatted(e.getValue().name(), a.place(), a.route()), joints));
-            if (e.getValue().kind() == PartKind.CAMERA) steps.add(new Before("Pass the leads of %s into the car through a grommet, never a bare hole.".formatted(e.getValue().name()), joints));
+            for (Access a : access(installation, e.getKey()))
+                steps.add(new Before(
+                        "Plug %s in %s and route it %s.".formatted(e.getValue().name(), a.place(), a.route()), joints));
+            if (e.getValue().kind() == PartKind.CAMERA)
+                steps.add(new Before(
+                        "Pass the leads of %s into the car through a grommet, never a bare hole."
+                                .formatted(e.getValue().name()),
+                        joints));
         }
-        installation.recipe().parts().values().stream().filter(p -> p.holds().isPresent() && !worksheet.joints().isEmpty()).forEach(p -> steps.add(new Before("Pass the harness through %s where it does not come apart again.".formatted(p.name()), List.of())));
+        installation.recipe().parts().values().stream()
+                .filter(p -> p.holds().isPresent() && !worksheet.joints().isEmpty())
+                .forEach(p -> steps.add(new Before(
+                        "Pass the harness through %s where it does not come apart again.".formatted(p.name()),
+                        List.of())));
         steps.addAll(slidOn(worksheet, sizing));
         return steps;
     }
@@ -40,8 +56,14 @@ public record Before(String text, List<Integer> joints) {
         List<Access> found = new ArrayList<>();
         for (Mating m : installation.matings()) {
             if (!m.touches(instance)) continue;
-            String car = m.instance().equals(Builder.CAR) ? m.plug() : m.otherInstance().equals(Builder.CAR) ? m.otherPlug() : "";
-            installation.instance(Builder.CAR).flatMap(c -> c.device().plug(car)).flatMap(Plug::access).ifPresent(found::add);
+            String car = m.instance().equals(Builder.CAR)
+                    ? m.plug()
+                    : m.otherInstance().equals(Builder.CAR) ? m.otherPlug() : "";
+            installation
+                    .instance(Builder.CAR)
+                    .flatMap(c -> c.device().plug(car))
+                    .flatMap(Plug::access)
+                    .ifPresent(found::add);
         }
         return found;
     }
@@ -51,15 +73,35 @@ public record Before(String text, List<Integer> joints) {
         Map<String, List<Integer>> pieces = new TreeMap<>();
         for (JointRow row : worksheet.joints()) {
             Making m = sizing.of(row);
-            if (!m.slideOn().isEmpty()) pieces.computeIfAbsent(m.tube().map(t -> "tube %s, %s mm long".formatted(t.tube().name(), Tables.plain(t.length().value()))).orElse("%s %s".formatted(m.size(), m.kind().label())), k -> new ArrayList<>()).add(row.number());
+            if (!m.slideOn().isEmpty())
+                pieces.computeIfAbsent(
+                                m.tube()
+                                        .map(t -> "tube %s, %s mm long"
+                                                .formatted(
+                                                        t.tube().name(),
+                                                        Tables.plain(t.length().value())))
+                                        .orElse("%s %s"
+                                                .formatted(m.size(), m.kind().label())),
+                                k -> new ArrayList<>())
+                        .add(row.number());
         }
-        return pieces.entrySet().stream().map(e -> new Before("Slide on and count: %d × %s.".formatted(e.getValue().size(), e.getKey()), e.getValue())).toList();
+        return pieces.entrySet().stream()
+                .map(e -> new Before(
+                        "Slide on and count: %d × %s.".formatted(e.getValue().size(), e.getKey()), e.getValue()))
+                .toList();
     }
 
     /** "joints 1, 2 and 5". */
     public String jointWords() {
         if (joints.isEmpty()) return "every joint";
         String last = String.valueOf(joints.get(joints.size() - 1));
-        return joints.size() == 1 ? "joint " + last : "joints %s and %s".formatted(joints.subList(0, joints.size() - 1).stream().map(String::valueOf).collect(Collectors.joining(", ")), last);
+        return joints.size() == 1
+                ? "joint " + last
+                : "joints %s and %s"
+                        .formatted(
+                                joints.subList(0, joints.size() - 1).stream()
+                                        .map(String::valueOf)
+                                        .collect(Collectors.joining(", ")),
+                                last);
     }
 }

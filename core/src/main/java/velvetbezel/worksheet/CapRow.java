@@ -8,6 +8,11 @@ import velvetbezel.units.Volts;
 public record CapRow(LeadEnd lead, String why, Volts carries) {
     private static final Set<LeadRole> FOR_LATER = Set.of(LeadRole.AMP_REMOTE, LeadRole.ACCESSORY);
 
-    /** A spare accessory or remote lead: left where a hand reaches it, for an amplifier or camera to come (common practice). */
-    public boolean forLater() { return lead.labelled().filter(FOR_LATER::contains).isPresent(); }
+    /**
+     * A spare accessory or remote lead: left where a hand reaches it, for an amplifier or camera to come (common
+     * practice).
+     */
+    public boolean forLater() {
+        return lead.labelled().filter(FOR_LATER::contains).isPresent();
+    }
 }

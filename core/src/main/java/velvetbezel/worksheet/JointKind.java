@@ -7,7 +7,9 @@ import java.util.stream.Collectors;
 /** How leads are joined: the schools of the trade (common practice, no source). */
 public enum JointKind {
     SOLDER("solder and shrink tube", "Wetted through, the strands still visible; tube tight past both ends."),
-    CRIMP_CAP("crimp cap", "One crimp over all strands, no copper below the cap; a firm pull on each lead moves nothing."),
+    CRIMP_CAP(
+            "crimp cap",
+            "One crimp over all strands, no copper below the cap; a firm pull on each lead moves nothing."),
     BUTT("heat-shrink butt splice", "Each side crimped on its copper, a pull holds; sealant just shows at both ends."),
     TAP("displacement tap", "Blade through the insulation once, latch closed, a pull holds.");
 
@@ -24,9 +26,13 @@ public enum JointKind {
             this.why = why;
         }
 
-        public String label() { return label; }
+        public String label() {
+            return label;
+        }
 
-        public String why() { return why; }
+        public String why() {
+            return why;
+        }
     }
 
     private final String label;
@@ -37,12 +43,20 @@ public enum JointKind {
         this.doneWhen = doneWhen;
     }
 
-    public String label() { return label; }
+    public String label() {
+        return label;
+    }
 
     /** What a good one looks like. */
-    public String doneWhen() { return doneWhen; }
+    public String doneWhen() {
+        return doneWhen;
+    }
 
-    public static Optional<JointKind> find(String label) { return Arrays.stream(values()).filter(k -> k.label.equals(label)).findFirst(); }
+    public static Optional<JointKind> find(String label) {
+        return Arrays.stream(values()).filter(k -> k.label.equals(label)).findFirst();
+    }
 
-    public static String all() { return Arrays.stream(values()).map(JointKind::label).collect(Collectors.joining(", ")); }
+    public static String all() {
+        return Arrays.stream(values()).map(JointKind::label).collect(Collectors.joining(", "));
+    }
 }

@@ -7,14 +7,24 @@ import velvetbezel.harness.JointId;
 import velvetbezel.sheet.LeadRole;
 
 /** One joint of the worksheet. @param readings what to measure before trusting the joint, for an exception of power */
-public record JointRow(int number, JointId id, LeadRole role, List<LeadEnd> leads, List<Deviation> deviations, List<Reading> readings) {
+public record JointRow(
+        int number,
+        JointId id,
+        LeadRole role,
+        List<LeadEnd> leads,
+        List<Deviation> deviations,
+        List<Reading> readings) {
     public JointRow {
         leads = List.copyOf(leads);
         deviations = List.copyOf(deviations);
         readings = List.copyOf(readings);
     }
 
-    public boolean exception() { return !deviations.isEmpty(); }
+    public boolean exception() {
+        return !deviations.isEmpty();
+    }
 
-    public Optional<LeadEnd> of(Instance.Owner owner) { return leads.stream().filter(l -> l.owner() == owner).findFirst(); }
+    public Optional<LeadEnd> of(Instance.Owner owner) {
+        return leads.stream().filter(l -> l.owner() == owner).findFirst();
+    }
 }

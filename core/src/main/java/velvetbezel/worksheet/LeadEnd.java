@@ -17,10 +17,22 @@ import velvetbezel.units.WireColour;
  * @param labelled    what its own sheet calls it
  * @param carColour   colour of the car's wire behind it
  */
-public record LeadEnd(TerminalId id, Instance.Owner owner, String device, String place, Optional<LeadRole> labelled, Fact<WireColour> colour,
-                      Fact<Gauge> gauge, Optional<Fact<WireColour>> carColour, Optional<TerminalId> carPosition) {
+public record LeadEnd(
+        TerminalId id,
+        Instance.Owner owner,
+        String device,
+        String place,
+        Optional<LeadRole> labelled,
+        Fact<WireColour> colour,
+        Fact<Gauge> gauge,
+        Optional<Fact<WireColour>> carColour,
+        Optional<TerminalId> carPosition) {
     /** Whose it is, for sentences. */
-    public String deviceWords() { return id.instance().equals(Builder.CAR) ? "the car" : device; }
+    public String deviceWords() {
+        return id.instance().equals(Builder.CAR) ? "the car" : device;
+    }
 
-    public String colourWords() { return colour.known().map(WireColour::words).orElse("colour not known"); }
+    public String colourWords() {
+        return colour.known().map(WireColour::words).orElse("colour not known");
+    }
 }

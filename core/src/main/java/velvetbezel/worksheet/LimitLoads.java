@@ -13,7 +13,10 @@ import velvetbezel.sheet.Quantity;
 import velvetbezel.sheet.Rule;
 import velvetbezel.units.Volts;
 
-/** Rules of one device that a current or a voltage beyond a limit sets off: fuses, outputs that switch off, supplies that burn something. */
+/**
+ * Rules of one device that a current or a voltage beyond a limit sets off: fuses, outputs that switch off, supplies
+ * that burn something.
+ */
 final class LimitLoads {
     private final Strain strain;
     private final Instance device;
@@ -40,16 +43,23 @@ final class LimitLoads {
                     current(ref, device.terminal(a.terminal()), most.value());
                     limited |= isRemote(device.terminal(a.terminal()));
                 }
-                if (g instanceof Guard.Volts v && v.max().isEmpty() && v.min().orElse(null) instanceof Quantity.Fixed most && most.value() > Strain.A_SUPPLY) supply(ref, device.terminal(v.terminal()), most.value());
+                if (g instanceof Guard.Volts v
+                        && v.max().isEmpty()
+                        && v.min().orElse(null) instanceof Quantity.Fixed most
+                        && most.value() > Strain.A_SUPPLY) supply(ref, device.terminal(v.terminal()), most.value());
             }
         }
         Optional<TerminalId> remote = strain.terminal(device, LeadRole.AMP_REMOTE);
         if (device.owner() == Instance.Owner.RADIO && !limited && remote.isPresent()) usualRemote(remote.get());
     }
 
-    private void add(Load.Kind kind, String what, String figures, Load.Verdict verdict, String text, String... goods) { loads.add(new Load(kind, what, figures, verdict, text, List.of(goods))); }
+    private void add(Load.Kind kind, String what, String figures, Load.Verdict verdict, String text, String... goods) {
+        loads.add(new Load(kind, what, figures, verdict, text, List.of(goods)));
+    }
 
-    private boolean isRemote(TerminalId at) { return strain.role(at).filter(r -> r == LeadRole.AMP_REMOTE).isPresent(); }
+    private boolean isRemote(TerminalId at) {
+        return strain.role(at).filter(r -> r == LeadRole.AMP_REMOTE).isPresent();
+    }
 
     private void current(RuleRef ref, TerminalId at, double most) {
         if (strain.installation.terminal(at) == null) return;
@@ -57,32 +67,64 @@ final class LimitLoads {
         boolean passed = strain.setOff(ref) || amps > most;
         if (!passed && amps < Strain.NOTHING) return;
         String name = device.device().name();
-        String what = strain.role(at).map(r -> "%s of %s".formatted(r.label(), name)).orElse(name);
-        String figures = passed && amps <= most ? "more than %s asked for".formatted(Strain.amps(most)) : "%s, acts from %s".formatted(Strain.amps(amps), Strain.amps(most));
+        String what =
+                strain.role(at).map(r -> "%s of %s".formatted(r.label(), name)).orElse(name);
+        String figures = passed && amps <= most
+                ? "more than %s asked for".formatted(Strain.amps(most))
+                : "%s, acts from %s".formatted(Strain.amps(amps), Strain.amps(most));
         if (!passed) add(Load.Kind.LIMIT, what, figures, Strain.verdict(amps / most), "");
         else if (isRemote(at)) relay(what, figures);
-        else add(Load.Kind.LIMIT, what, figures, Load.Verdict.OVER, device.owner() == Instance.Owner.CAR ? "It would blow: draw less from it, or feed from the battery with a fuse of its own." : "It switches off: draw less from it, or put a relay between.");
+        else
+            add(
+                    Load.Kind.LIMIT,
+                    what,
+                    figures,
+                    Load.Verdict.OVER,
+                    device.owner() == Instance.Owner.CAR
+                            ? "It would blow: draw less from it, or feed from the battery with a fuse of its own."
+                            : "It switches off: draw less from it, or put a relay between.");
     }
 
     private void usualRemote(TerminalId remote) {
         double amps = strain.worstAmps(remote);
         double most = strain.tables.limits().remote().value();
         String what = "amp remote of " + device.device().name();
-        String figures = "%s of %s, the usual limit, as its sheet states none".formatted(Strain.amps(amps), Strain.amps(most));
+        String figures =
+                "%s of %s, the usual limit, as its sheet states none".formatted(Strain.amps(amps), Strain.amps(most));
         if (amps > most) relay(what, figures);
         else if (amps >= Strain.NOTHING) add(Load.Kind.LIMIT, what, figures, Strain.verdict(amps / most), "");
     }
 
     private void relay(String what, String figures) {
-        add(Load.Kind.LIMIT, what, figures, Load.Verdict.OVER, "Put a relay in: the remote lead works its coil only, and what it switches hangs on a fused feed.", Tables.RELAY, Tables.HOLDER, Tables.FUSE);
+        add(
+                Load.Kind.LIMIT,
+                what,
+                figures,
+                Load.Verdict.OVER,
+                "Put a relay in: the remote lead works its coil only, and what it switches hangs on a fused feed.",
+                Tables.RELAY,
+                Tables.HOLDER,
+                Tables.FUSE);
     }
 
     private void supply(RuleRef ref, TerminalId at, double most) {
-        double volts = strain.pictures.stream().flatMap(p -> p.at(at).reading().stream()).mapToDouble(Volts::value).max().orElse(0);
+        double volts = strain.pictures.stream()
+                .flatMap(p -> p.at(at).reading().stream())
+                .mapToDouble(Volts::value)
+                .max()
+                .orElse(0);
         boolean passed = strain.setOff(ref) || volts >= most;
         if (!passed && volts < Strain.NOTHING) return;
-        String figures = passed && volts < most ? Strain.volts(most) + " or more" : "%s, bears less than %s".formatted(Strain.volts(volts), Strain.volts(most));
-        if (passed) add(Load.Kind.SUPPLY, device.device().name(), figures, Load.Verdict.OVER, "Its supply is too high and would destroy it: take an adapter made for its voltage.");
+        String figures = passed && volts < most
+                ? Strain.volts(most) + " or more"
+                : "%s, bears less than %s".formatted(Strain.volts(volts), Strain.volts(most));
+        if (passed)
+            add(
+                    Load.Kind.SUPPLY,
+                    device.device().name(),
+                    figures,
+                    Load.Verdict.OVER,
+                    "Its supply is too high and would destroy it: take an adapter made for its voltage.");
         else add(Load.Kind.SUPPLY, device.device().name(), figures, Strain.verdict(volts / most), "");
     }
 }

@@ -11,19 +11,35 @@ import java.util.List;
  * @param goods   small goods that the advice needs, by their names in the tables
  */
 public record Load(Kind kind, String what, String figures, Verdict verdict, String text, List<String> goods) {
-    public Load { goods = List.copyOf(goods); }
+    public Load {
+        goods = List.copyOf(goods);
+    }
 
     /** Headings of the load table. */
     public enum Kind {
-        LEAD("Leads and fuses"), LIMIT("Limits of fuses and outputs"), DROP("Voltage drop"), SPEAKER("Speakers"), LINE("Line level"), SUPPLY("Supplies that must not be too high");
+        LEAD("Leads and fuses"),
+        LIMIT("Limits of fuses and outputs"),
+        DROP("Voltage drop"),
+        SPEAKER("Speakers"),
+        LINE("Line level"),
+        SUPPLY("Supplies that must not be too high");
 
         private final String heading;
 
-        Kind(String heading) { this.heading = heading; }
+        Kind(String heading) {
+            this.heading = heading;
+        }
 
-        public String heading() { return heading; }
+        public String heading() {
+            return heading;
+        }
     }
 
     /** UNKNOWN where a sheet does not say what is needed. */
-    public enum Verdict { BEARS, CLOSE, OVER, UNKNOWN }
+    public enum Verdict {
+        BEARS,
+        CLOSE,
+        OVER,
+        UNKNOWN
+    }
 }

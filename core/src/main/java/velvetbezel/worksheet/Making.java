@@ -13,8 +13,11 @@ import velvetbezel.units.Millimetres;
  * @param slideOn   what is slid on before the joint closes it in, and over which lead; empty where nothing is
  * @param choices   every kind there is, and why one cannot be chosen here
  */
-public record Making(JointKind kind, Fit fit, Millimetres strip, Optional<Cut> tube, String slideOn, List<Choice> choices) {
-    public Making { choices = List.copyOf(choices); }
+public record Making(
+        JointKind kind, Fit fit, Millimetres strip, Optional<Cut> tube, String slideOn, List<Choice> choices) {
+    public Making {
+        choices = List.copyOf(choices);
+    }
 
     /** What a joint is made with. */
     public sealed interface Fit {
@@ -26,14 +29,19 @@ public record Making(JointKind kind, Fit fit, Millimetres strip, Optional<Cut> t
 
         /** No size covers it. @param ways ways out, in the order in which to try them */
         record NoSize(String why, List<WayOut> ways) implements Fit {
-            public NoSize { ways = List.copyOf(ways); }
+            public NoSize {
+                ways = List.copyOf(ways);
+            }
         }
 
         /** A gauge is not known. */
         record Unknown(String what) implements Fit {}
     }
 
-    /** @param kind another kind of joint, or empty; @param fold a lead to fold back, or empty; neither for two joints */
+    /**
+     * @param kind another kind of joint, or empty;
+     * @param fold a lead to fold back, or empty; neither for two joints
+     */
     public record WayOut(String text, Optional<JointKind> kind, Optional<LeadEnd> fold) {}
 
     /** A piece of shrink tube, cut to length before it shrinks. */
@@ -43,8 +51,12 @@ public record Making(JointKind kind, Fit fit, Millimetres strip, Optional<Cut> t
     public record Choice(String label, Optional<JointKind> kind, String why) {}
 
     /** Whether it can be made as it stands. */
-    public boolean settled() { return fit instanceof Fit.Sized || fit instanceof Fit.Free; }
+    public boolean settled() {
+        return fit instanceof Fit.Sized || fit instanceof Fit.Free;
+    }
 
     /** The size in words: "blue", "medium". */
-    public String size() { return fit instanceof Fit.Sized s ? s.size().name() : ""; }
+    public String size() {
+        return fit instanceof Fit.Sized s ? s.size().name() : "";
+    }
 }

@@ -32,10 +32,14 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
     /** @param crossed like plugs are there on both sides and go into each other's place: their letters mislead */
     public record PlugUp(End first, End second, boolean crossed) {
         /** Where it is, if not at the radio's place. */
-        public Optional<Access> access() { return first.plug.access().or(second.plug::access); }
+        public Optional<Access> access() {
+            return first.plug.access().or(second.plug::access);
+        }
 
         /** Whether a fibre or other insert moves out of its old housing into a new one. */
-        public boolean insert() { return first.plug.housing().isPresent() || second.plug.housing().isPresent(); }
+        public boolean insert() {
+            return first.plug.housing().isPresent() || second.plug.housing().isPresent();
+        }
     }
 
     public static PlugUps of(Installation installation) {
@@ -43,7 +47,8 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
         for (Mating m : installation.matings()) {
             End first = end(installation, m.instance(), m.plug());
             End second = end(installation, m.otherInstance(), m.otherPlug());
-            if (isNew(installation, first) || isNew(installation, second)) together.add(new PlugUp(first, second, crossed(installation, first, second)));
+            if (isNew(installation, first) || isNew(installation, second))
+                together.add(new PlugUp(first, second, crossed(installation, first, second)));
         }
         List<End> alone = new ArrayList<>();
         List<End> empty = new ArrayList<>();
@@ -51,22 +56,29 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
             for (Plug p : i.device().plugs()) {
                 if (installation.matings().stream().anyMatch(m -> m.has(i.id(), p.id()))) continue;
                 // an access point nobody uses stays as it was
-                if (i.id().equals(Builder.CAR) && p.access().isEmpty()) alone.add(new End(i.id(), i.device().name(), p));
-                if (NEW.contains(i.owner()) && p.socket()) empty.add(new End(i.id(), i.device().name(), p));
+                if (i.id().equals(Builder.CAR) && p.access().isEmpty())
+                    alone.add(new End(i.id(), i.device().name(), p));
+                if (NEW.contains(i.owner()) && p.socket())
+                    empty.add(new End(i.id(), i.device().name(), p));
             }
         return new PlugUps(together, alone, empty);
     }
 
-    private static boolean isNew(Installation installation, End end) { return NEW.contains(installation.instance(end.instance).orElseThrow().owner()); }
+    private static boolean isNew(Installation installation, End end) {
+        return NEW.contains(installation.instance(end.instance).orElseThrow().owner());
+    }
 
     private static End end(Installation installation, String instance, String plug) {
         Instance i = installation.instance(instance).orElseThrow();
         return new End(instance, i.device().name(), i.device().plug(plug).orElseThrow());
     }
 
-    private static boolean crossed(Installation installation, End a, End b) { return !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug); }
+    private static boolean crossed(Installation installation, End a, End b) {
+        return !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug);
+    }
 
     private static boolean has(Installation installation, End end, Plug like) {
-        return installation.instance(end.instance).orElseThrow().device().plugs().stream().anyMatch(p -> p.id().equals(like.id()) && p.family().equals(like.family()));
+        return installation.instance(end.instance).orElseThrow().device().plugs().stream()
+                .anyMatch(p -> p.id().equals(like.id()) && p.family().equals(like.family()));
     }
 }

@@ -31,30 +31,68 @@ final class RadioLoads {
     private void drops() {
         Optional<TerminalId> constant = strain.terminal(radio, LeadRole.CONSTANT);
         Optional<TerminalId> ground = strain.terminal(radio, LeadRole.GROUND);
-        if (constant.isEmpty() || ground.isEmpty() || strain.worst(l -> Strain.volts(l, constant.get())) < Strain.A_SUPPLY) return;
-        drop("feed", strain.worst(l -> highest(l) - Strain.volts(l, constant.get())), strain.tables.limits().feedDrop().value(), strain.worstAmps(constant.get()));
-        drop("ground", strain.worst(l -> Strain.volts(l, ground.get())), strain.tables.limits().groundDrop().value(), strain.worstAmps(ground.get()));
+        if (constant.isEmpty()
+                || ground.isEmpty()
+                || strain.worst(l -> Strain.volts(l, constant.get())) < Strain.A_SUPPLY) return;
+        drop(
+                "feed",
+                strain.worst(l -> highest(l) - Strain.volts(l, constant.get())),
+                strain.tables.limits().feedDrop().value(),
+                strain.worstAmps(constant.get()));
+        drop(
+                "ground",
+                strain.worst(l -> Strain.volts(l, ground.get())),
+                strain.tables.limits().groundDrop().value(),
+                strain.worstAmps(ground.get()));
     }
 
     /** Worth a warning, not forbidden. */
     private void drop(String what, double volts, double most, double amps) {
-        loads.add(new Load(Load.Kind.DROP, "%s of %s".formatted(what, radio.device().name()), "%s at %s, worth a look from %s".formatted(Strain.volts(volts), Strain.amps(amps), Strain.volts(most)), volts > most ? Load.Verdict.CLOSE : Load.Verdict.BEARS,
-            volts > most ? "A thicker or shorter lead drops less; a poor joint drops more." : "", List.of()));
+        loads.add(new Load(
+                Load.Kind.DROP,
+                "%s of %s".formatted(what, radio.device().name()),
+                "%s at %s, worth a look from %s".formatted(Strain.volts(volts), Strain.amps(amps), Strain.volts(most)),
+                volts > most ? Load.Verdict.CLOSE : Load.Verdict.BEARS,
+                volts > most ? "A thicker or shorter lead drops less; a poor joint drops more." : "",
+                List.of()));
     }
 
     /** At the battery: nothing in the car is higher. */
-    private double highest(Loaded l) { return strain.installation.terminals().keySet().stream().mapToDouble(t -> Strain.volts(l, t)).max().orElse(0); }
+    private double highest(Loaded l) {
+        return strain.installation.terminals().keySet().stream()
+                .mapToDouble(t -> Strain.volts(l, t))
+                .max()
+                .orElse(0);
+    }
 
     private void speaker(Port p) {
         TerminalId plus = radio.terminal(p.plus().orElseThrow());
-        Optional<Ohms> ohms = Loaded.ohms(strain.pictures.get(0), plus, radio.terminal(p.minus().orElseThrow()));
+        Optional<Ohms> ohms = Loaded.ohms(
+                strain.pictures.get(0), plus, radio.terminal(p.minus().orElseThrow()));
         if (ohms.isEmpty()) return;
         String what = strain.role(plus).orElseThrow().label().replace(" +", "");
         String seen = Strain.ohms(ohms.get().value());
         Optional<Ohms> least = radio.device().ratings().leastSpeaker();
         boolean low = least.filter(l -> ohms.get().value() < l.value()).isPresent();
-        loads.add(least.isEmpty() ? new Load(Load.Kind.SPEAKER, what, seen, Load.Verdict.UNKNOWN, "The sheet of %s does not state the least load of a channel.".formatted(radio.device().name()), List.of())
-            : new Load(Load.Kind.SPEAKER, what, "%s on a channel made for %s and more".formatted(seen, Strain.ohms(least.get().value())), low ? Load.Verdict.OVER : Load.Verdict.BEARS,
-                low ? "The channel overheats or switches off: keep the factory amplifier, or fit speakers of more ohms." : "", List.of()));
+        loads.add(
+                least.isEmpty()
+                        ? new Load(
+                                Load.Kind.SPEAKER,
+                                what,
+                                seen,
+                                Load.Verdict.UNKNOWN,
+                                "The sheet of %s does not state the least load of a channel."
+                                        .formatted(radio.device().name()),
+                                List.of())
+                        : new Load(
+                                Load.Kind.SPEAKER,
+                                what,
+                                "%s on a channel made for %s and more"
+                                        .formatted(seen, Strain.ohms(least.get().value())),
+                                low ? Load.Verdict.OVER : Load.Verdict.BEARS,
+                                low
+                                        ? "The channel overheats or switches off: keep the factory amplifier, or fit speakers of more ohms."
+                                        : "",
+                                List.of()));
     }
 }

@@ -11,5 +11,7 @@ import velvetbezel.units.Volts;
  * @param tolerance from a battery between 12.2 and 12.8 V at rest and a meter of 0.5 % (common practice)
  */
 public record Reading(TerminalId at, String place, String state, Volts expected, Volts tolerance) {
-    public boolean accepts(Volts measured) { return Math.abs(measured.value() - expected.value()) <= tolerance.value(); }
+    public boolean accepts(Volts measured) {
+        return Math.abs(measured.value() - expected.value()) <= tolerance.value();
+    }
 }

@@ -25,10 +25,23 @@ import velvetbezel.units.Volts;
  * @param strip     how much insulation comes off, by kind of joint
  * @param allowance by how much more cable is cut than measured, as a factor
  */
-public record Tables(String name, JointKind school, boolean taps, List<LeadSize> leads, List<Size> butts, List<Size> caps, List<Size> tapSizes, List<Tube> tubes, List<Fuse> fuses,
-                     Map<JointKind, Millimetres> strip, Limits limits, double allowance, List<Good> goods) {
+public record Tables(
+        String name,
+        JointKind school,
+        boolean taps,
+        List<LeadSize> leads,
+        List<Size> butts,
+        List<Size> caps,
+        List<Size> tapSizes,
+        List<Tube> tubes,
+        List<Fuse> fuses,
+        Map<JointKind, Millimetres> strip,
+        Limits limits,
+        double allowance,
+        List<Good> goods) {
     /** Goods that loads ask for, by their names in the tables. */
     static final String FUSE = "blade fuse";
+
     static final String HOLDER = "fuse holder, in line";
     static final String RELAY = "relay with socket";
     private static final double MOST = 1e6;
@@ -49,14 +62,18 @@ public record Tables(String name, JointKind school, boolean taps, List<LeadSize>
 
     /** @param least all leads together, in mm²; a sleeve marked in AWG and in mm² takes what either mark allows */
     public record Size(String name, double least, double most) {
-        public boolean covers(double squareMillimetres) { return squareMillimetres >= least - HAIR && squareMillimetres <= most + HAIR; }
+        public boolean covers(double squareMillimetres) {
+            return squareMillimetres >= least - HAIR && squareMillimetres <= most + HAIR;
+        }
 
         private static final double HAIR = 1e-4;
     }
 
     /** @param supplied diameter before, @param recovered after shrinking freely */
     public record Tube(String ratio, Millimetres supplied, Millimetres recovered) {
-        public String name() { return "%s %s".formatted(plain(supplied.value()), ratio); }
+        public String name() {
+            return "%s %s".formatted(plain(supplied.value()), ratio);
+        }
     }
 
     /** A rating with the colour of its body. */
@@ -82,36 +99,117 @@ public record Tables(String name, JointKind school, boolean taps, List<LeadSize>
     }
 
     private static Tables read(Node n, List<Fault> faults) {
-        n.only("format", "version", "kind", "id", "name", "school", "taps", "leads", "butt splices", "crimp caps", "tap sizes", "shrink tube", "fuses", "strip", "limits", "cable allowance", "goods");
+        n.only(
+                "format",
+                "version",
+                "kind",
+                "id",
+                "name",
+                "school",
+                "taps",
+                "leads",
+                "butt splices",
+                "crimp caps",
+                "tap sizes",
+                "shrink tube",
+                "fuses",
+                "strip",
+                "limits",
+                "cable allowance",
+                "goods");
         Map<JointKind, Millimetres> strip = new EnumMap<>(JointKind.class);
-        for (JointKind kind : JointKind.values()) strip.put(kind, new Millimetres(n.at("strip").at(kind.label()).number(0, 60)));
+        for (JointKind kind : JointKind.values())
+            strip.put(kind, new Millimetres(n.at("strip").at(kind.label()).number(0, 60)));
         Node limits = n.at("limits").only("remote", "feed drop", "ground drop", "fuse factor");
-        List<LeadSize> leads = n.at("leads").list().stream().map(l -> new LeadSize(Gauge.awg(l.at("gauge").number(-3, 40)), new Amps(l.at("amps").number(0.1, 500)), new Millimetres(l.at("insulation").number(0.3, 40)))).sorted(Comparator.comparing(LeadSize::gauge)).toList();
+        List<LeadSize> leads = n.at("leads").list().stream()
+                .map(l -> new LeadSize(
+                        Gauge.awg(l.at("gauge").number(-3, 40)),
+                        new Amps(l.at("amps").number(0.1, 500)),
+                        new Millimetres(l.at("insulation").number(0.3, 40))))
+                .sorted(Comparator.comparing(LeadSize::gauge))
+                .toList();
         if (leads.isEmpty()) n.at("leads").fault("is empty; at least one lead size is needed.");
-        return new Tables(n.at("name").text("Tables"), n.at("school").one(JointKind::find, JointKind.all(), JointKind.CRIMP_CAP), n.at("taps").truth(false), leads, sizes(n.at("butt splices")), sizes(n.at("crimp caps")), sizes(n.at("tap sizes")),
-            n.at("shrink tube").list().stream().map(t -> new Tube(t.at("ratio").text(), new Millimetres(t.at("supplied").number(0.5, 100)), new Millimetres(t.at("recovered").number(0.1, 100)))).toList(),
-            n.at("fuses").list().stream().map(f -> new Fuse(new Amps(f.at("amps").number(0.5, 100)), f.at("colour").text())).sorted(Comparator.comparing(Fuse::rating)).toList(), strip,
-            new Limits(new Amps(limits.at("remote").number(0.01, 10)), new Volts(limits.at("feed drop").number(0.01, 5)), new Volts(limits.at("ground drop").number(0.01, 5)), limits.at("fuse factor").number(1, 3)),
-            n.at("cable allowance").number(1, 2), n.at("goods").list().stream().map(g -> new Good(g.at("name").text(), g.at("pack").number(0.1, MOST), g.at("unit").text(), Math.round(100 * g.at("price").number(0, MOST)))).toList());
+        return new Tables(
+                n.at("name").text("Tables"),
+                n.at("school").one(JointKind::find, JointKind.all(), JointKind.CRIMP_CAP),
+                n.at("taps").truth(false),
+                leads,
+                sizes(n.at("butt splices")),
+                sizes(n.at("crimp caps")),
+                sizes(n.at("tap sizes")),
+                n.at("shrink tube").list().stream()
+                        .map(t -> new Tube(
+                                t.at("ratio").text(),
+                                new Millimetres(t.at("supplied").number(0.5, 100)),
+                                new Millimetres(t.at("recovered").number(0.1, 100))))
+                        .toList(),
+                n.at("fuses").list().stream()
+                        .map(f -> new Fuse(
+                                new Amps(f.at("amps").number(0.5, 100)),
+                                f.at("colour").text()))
+                        .sorted(Comparator.comparing(Fuse::rating))
+                        .toList(),
+                strip,
+                new Limits(
+                        new Amps(limits.at("remote").number(0.01, 10)),
+                        new Volts(limits.at("feed drop").number(0.01, 5)),
+                        new Volts(limits.at("ground drop").number(0.01, 5)),
+                        limits.at("fuse factor").number(1, 3)),
+                n.at("cable allowance").number(1, 2),
+                n.at("goods").list().stream()
+                        .map(g -> new Good(
+                                g.at("name").text(),
+                                g.at("pack").number(0.1, MOST),
+                                g.at("unit").text(),
+                                Math.round(100 * g.at("price").number(0, MOST))))
+                        .toList());
     }
 
     private static List<Size> sizes(Node node) {
-        return node.list().stream().map(s -> {
-            Size size = new Size(s.at("name").text(), s.at("least").number(0.01, 200), s.at("most").number(0.01, 200));
-            if (size.most <= size.least) s.fault("reaches from %s to %s mm²; the second must be more.".formatted(plain(size.least), plain(size.most)));
-            return size;
-        }).sorted(Comparator.comparingDouble(Size::most)).toList();
+        return node.list().stream()
+                .map(s -> {
+                    Size size = new Size(
+                            s.at("name").text(),
+                            s.at("least").number(0.01, 200),
+                            s.at("most").number(0.01, 200));
+                    if (size.most <= size.least)
+                        s.fault("reaches from %s to %s mm²; the second must be more."
+                                .formatted(plain(size.least), plain(size.most)));
+                    return size;
+                })
+                .sorted(Comparator.comparingDouble(Size::most))
+                .toList();
     }
 
-    /** Of a lead of this gauge; of one between two sizes, the thinner one's current and the thicker one's insulation. */
-    public Amps carries(Gauge gauge) { return leads.stream().filter(l -> l.gauge.squareMillimetres() <= gauge.squareMillimetres() * NEARLY).reduce((a, b) -> b).orElse(leads.get(0)).carries; }
+    /**
+     * Of a lead of this gauge; of one between two sizes, the thinner one's current and the thicker one's insulation.
+     */
+    public Amps carries(Gauge gauge) {
+        return leads.stream()
+                .filter(l -> l.gauge.squareMillimetres() <= gauge.squareMillimetres() * NEARLY)
+                .reduce((a, b) -> b)
+                .orElse(leads.get(0))
+                .carries;
+    }
 
-    public Millimetres insulation(Gauge gauge) { return leads.stream().filter(l -> l.gauge.squareMillimetres() * NEARLY >= gauge.squareMillimetres()).findFirst().orElse(leads.get(leads.size() - 1)).insulation; }
+    public Millimetres insulation(Gauge gauge) {
+        return leads.stream()
+                .filter(l -> l.gauge.squareMillimetres() * NEARLY >= gauge.squareMillimetres())
+                .findFirst()
+                .orElse(leads.get(leads.size() - 1))
+                .insulation;
+    }
 
     /** Metric leads stand for the AWG size they are sold as: 0.5 mm² is a 20, 1.5 mm² a 16. */
     private static final double NEARLY = 1.05;
 
-    public Optional<Good> good(String name) { return goods.stream().filter(g -> g.name.equals(name)).findFirst(); }
+    public Optional<Good> good(String name) {
+        return goods.stream().filter(g -> g.name.equals(name)).findFirst();
+    }
 
-    static String plain(double value) { return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(Math.round(value * 100) / 100.0); }
+    static String plain(double value) {
+        return value == Math.rint(value)
+                ? String.valueOf((long) value)
+                : String.valueOf(Math.round(value * 100) / 100.0);
+    }
 }

@@ -18,9 +18,14 @@ import velvetbezel.units.Ohms;
  * @param folded leads whose bared end is folded back, so that they count twice
  * @param extended joints with a piece of lead put in between
  */
-public record Ways(Optional<JointKind> school, Map<JointId, JointKind> kinds, Set<TerminalId> folded, Map<JointId, Extension> extended) {
+public record Ways(
+        Optional<JointKind> school,
+        Map<JointId, JointKind> kinds,
+        Set<TerminalId> folded,
+        Map<JointId, Extension> extended) {
     /** Of the further joint that an extension brings, in ohms (common practice, no source). */
     private static final double GOOD_JOINT = 0.01;
+
     public static final Ways USUAL = new Ways(Optional.empty(), Map.of(), Set.of(), Map.of());
 
     public Ways {
@@ -29,18 +34,26 @@ public record Ways(Optional<JointKind> school, Map<JointId, JointKind> kinds, Se
         extended = Map.copyOf(extended);
     }
 
-    static Ways in(JointKind school) { return new Ways(Optional.of(school), Map.of(), Set.of(), Map.of()); }
+    static Ways in(JointKind school) {
+        return new Ways(Optional.of(school), Map.of(), Set.of(), Map.of());
+    }
 
     /** The installation with the resistance of the extensions in their joints, at the first lead. */
     public Installation applied(Installation installation) {
         Installation extended = installation;
         for (Map.Entry<JointId, Extension> e : this.extended.entrySet()) {
-            Optional<ConductorId> leg = installation.joint(e.getKey()).map(j -> ConductorId.leg(j.id(), j.leads().get(0)));
-            if (leg.isPresent()) extended = extended.with(new Edit.SetOhms(leg.get(), new Ohms(GOOD_JOINT + e.getValue().ohms().value())));
+            Optional<ConductorId> leg = installation
+                    .joint(e.getKey())
+                    .map(j -> ConductorId.leg(j.id(), j.leads().get(0)));
+            if (leg.isPresent())
+                extended = extended.with(new Edit.SetOhms(
+                        leg.get(), new Ohms(GOOD_JOINT + e.getValue().ohms().value())));
         }
         return extended;
     }
 
     /** The kind that is asked for; whether it may be used there is another question. */
-    JointKind of(JointId joint, Tables tables) { return Optional.ofNullable(kinds.get(joint)).or(() -> school).orElse(tables.school()); }
+    JointKind of(JointId joint, Tables tables) {
+        return Optional.ofNullable(kinds.get(joint)).or(() -> school).orElse(tables.school());
+    }
 }

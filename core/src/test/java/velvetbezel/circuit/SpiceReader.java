@@ -19,16 +19,19 @@ final class SpiceReader {
             int b = node(f[2]);
             double value = value(f[3]);
             elements.put(f[0], branches.size());
-            branches.add(switch (f[0].charAt(0)) {
-                case 'v' -> new Branch.Source(a, b, value, 0);
-                case 'i' -> new Branch.Current(a, b, value);
-                case 'r' -> new Branch.Resistor(a, b, value);
-                default -> throw new IllegalArgumentException(line);
-            });
+            branches.add(
+                    switch (f[0].charAt(0)) {
+                        case 'v' -> new Branch.Source(a, b, value, 0);
+                        case 'i' -> new Branch.Current(a, b, value);
+                        case 'r' -> new Branch.Resistor(a, b, value);
+                        default -> throw new IllegalArgumentException(line);
+                    });
         }
     }
 
-    private int node(String name) { return nodes.computeIfAbsent(name, n -> nodes.size()); }
+    private int node(String name) {
+        return nodes.computeIfAbsent(name, n -> nodes.size());
+    }
 
     private static double value(String text) {
         if (text.endsWith("meg")) return Double.parseDouble(text.replace("meg", "")) * 1e6;
@@ -36,7 +39,9 @@ final class SpiceReader {
         return Double.parseDouble(text);
     }
 
-    Netlist netlist() { return new Netlist(nodes.size(), branches); }
+    Netlist netlist() {
+        return new Netlist(nodes.size(), branches);
+    }
 
     /** v(node), i(source), a difference of two nodes, or one divided by a number. */
     double evaluate(String expression, Solution solution) {
@@ -44,12 +49,15 @@ final class SpiceReader {
             String[] parts = expression.split("/");
             return evaluate(parts[0].replaceAll("^\\((.*)\\)$", "$1"), solution) / Double.parseDouble(parts[1]);
         }
-        if (expression.startsWith("i(")) return solution.through(elements.get(expression.substring(2, expression.length() - 1))).value();
+        if (expression.startsWith("i("))
+            return solution.through(elements.get(expression.substring(2, expression.length() - 1)))
+                    .value();
         double sum = 0;
         String[] terms = expression.split("-");
         for (int i = 0; i < terms.length; i++) {
             int node = nodes.get(terms[i].trim().substring(2, terms[i].trim().length() - 1));
-            sum += (i == 0 ? 1 : -1) * solution.between(node, 0).reading().orElseThrow().value();
+            sum += (i == 0 ? 1 : -1)
+                    * solution.between(node, 0).reading().orElseThrow().value();
         }
         return sum;
     }

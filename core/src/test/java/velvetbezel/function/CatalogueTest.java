@@ -15,21 +15,48 @@ class CatalogueTest {
     private static List<String> faults(String was, String is) {
         String text = Demo.text("functions");
         assertTrue(text.contains(was), was);
-        return assertThrows(InvalidInput.class, () -> Catalogue.read(Demo.parse(text.replace(was, is)))).faults().stream().map(Fault::toString).toList();
+        return assertThrows(InvalidInput.class, () -> Catalogue.read(Demo.parse(text.replace(was, is))))
+                .faults()
+                .stream()
+                .map(Fault::toString)
+                .toList();
     }
 
-    @Test void functionsOfTheDemoAreReadInTheOrderInWhichTheyAreProved() {
+    @Test
+    void functionsOfTheDemoAreReadInTheOrderInWhichTheyAreProved() {
         assertEquals("power", Demo.CATALOGUE.functions().get(0).id().text());
-        assertEquals(12, Demo.CATALOGUE.functions().stream().filter(f -> f.id().text().startsWith("button ")).count());
+        assertEquals(
+                12,
+                Demo.CATALOGUE.functions().stream()
+                        .filter(f -> f.id().text().startsWith("button "))
+                        .count());
     }
 
-    @Test void unknownExpectationStateOrFieldIsNamed() {
-        assertEquals(List.of("functions[memory].scenario[3].expect[2].not: is nothing to expect; use one of arrives, shows, reads, mode, quiet, not, any."),
-            faults("{\"not\": {\"shows\": \"radio:asks for set-up\"}}", "{\"not\": {\"displays\": \"radio:asks for set-up\"}}"));
-        assertTrue(faults("{\"key\": \"run\", \"lamps\": \"on\"}", "{\"key\": \"run\", \"lamps\": \"bright\"}").get(0).startsWith("functions[dimming].scenario[1].set.lamps: \"bright\" is no value of lamps; allowed: off, on."));
-        assertTrue(faults("{\"key\": \"run\", \"lamps\": \"on\"}", "{\"key\": \"run\", \"lamp\": \"on\"}").get(0).contains("is no field of the vehicle's state; allowed: key, engine, lamps"));
-        assertTrue(faults("\"shows\": \"radio:dimmed\"", "\"shows\": \"dimmed\"").get(0).contains("expected device:name."));
+    @Test
+    void unknownExpectationStateOrFieldIsNamed() {
+        assertEquals(
+                List.of(
+                        "functions[memory].scenario[3].expect[2].not: is nothing to expect; use one of arrives, shows, reads, mode, quiet, not, any."),
+                faults(
+                        "{\"not\": {\"shows\": \"radio:asks for set-up\"}}",
+                        "{\"not\": {\"displays\": \"radio:asks for set-up\"}}"));
+        assertTrue(
+                faults("{\"key\": \"run\", \"lamps\": \"on\"}", "{\"key\": \"run\", \"lamps\": \"bright\"}")
+                        .get(0)
+                        .startsWith(
+                                "functions[dimming].scenario[1].set.lamps: \"bright\" is no value of lamps; allowed: off, on."));
+        assertTrue(faults("{\"key\": \"run\", \"lamps\": \"on\"}", "{\"key\": \"run\", \"lamp\": \"on\"}")
+                .get(0)
+                .contains("is no field of the vehicle's state; allowed: key, engine, lamps"));
+        assertTrue(faults("\"shows\": \"radio:dimmed\"", "\"shows\": \"dimmed\"")
+                .get(0)
+                .contains("expected device:name."));
     }
 
-    @Test void functionGivenTwiceIsNamed() { assertEquals(List.of("functions: has function \"power\" twice."), faults("\"function\": \"memory\"", "\"function\": \"power\"")); }
+    @Test
+    void functionGivenTwiceIsNamed() {
+        assertEquals(
+                List.of("functions: has function \"power\" twice."),
+                faults("\"function\": \"memory\"", "\"function\": \"power\""));
+    }
 }

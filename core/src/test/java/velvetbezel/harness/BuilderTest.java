@@ -16,12 +16,20 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
 
 class BuilderTest {
-    private static Optional<Joint> joint(Installation i, LeadRole role) { return i.joint(JointId.of(role)); }
+    private static Optional<Joint> joint(Installation i, LeadRole role) {
+        return i.joint(JointId.of(role));
+    }
 
-    /** Some makes exchange A4 and A7 of ISO 10487 (common practice, no source): the car's sheet decides, not the lead's label. */
-    @Test void exchangedPositionsAreJoinedByTheCarsRoleNotByTheAdaptersLabel() {
-        assertEquals(Set.of("thornlea-iso-steering.A.7 lead", "radio.const"), leads(Demo.minibusJob(), LeadRole.CONSTANT));
-        Installation normal = Builder.replacement(normalMinibus(), Demo.radio("pebblefen-p2"), Demo.parts("thornlea-iso-steering"));
+    /**
+     * Some makes exchange A4 and A7 of ISO 10487 (common practice, no source): the car's sheet decides, not the
+     * lead's label.
+     */
+    @Test
+    void exchangedPositionsAreJoinedByTheCarsRoleNotByTheAdaptersLabel() {
+        assertEquals(
+                Set.of("thornlea-iso-steering.A.7 lead", "radio.const"), leads(Demo.minibusJob(), LeadRole.CONSTANT));
+        Installation normal =
+                Builder.replacement(normalMinibus(), Demo.radio("pebblefen-p2"), Demo.parts("thornlea-iso-steering"));
         assertEquals(Set.of("thornlea-iso-steering.A.4 lead", "radio.const"), leads(normal, LeadRole.CONSTANT));
     }
 
@@ -32,59 +40,94 @@ class BuilderTest {
     }
 
     static Sheet.Vehicle normalMinibus() {
-        return Demo.vehicle("corrick-ferryman-2006", text -> text
-            .replace("{\"position\": 4, \"role\": \"accessory\", \"to\": \"ignition switch.acc\"", "{\"position\": 4, \"role\": \"constant\", \"to\": \"radio fuse.out\"")
-            .replace("{\"position\": 7, \"role\": \"constant\", \"to\": \"radio fuse.out\"", "{\"position\": 7, \"role\": \"accessory\", \"to\": \"ignition switch.acc\""));
+        return Demo.vehicle("corrick-ferryman-2006", text -> text.replace(
+                        "{\"position\": 4, \"role\": \"accessory\", \"to\": \"ignition switch.acc\"",
+                        "{\"position\": 4, \"role\": \"constant\", \"to\": \"radio fuse.out\"")
+                .replace(
+                        "{\"position\": 7, \"role\": \"constant\", \"to\": \"radio fuse.out\"",
+                        "{\"position\": 7, \"role\": \"accessory\", \"to\": \"ignition switch.acc\""));
     }
 
-    @Test void everyBareLeadIsJoinedOrCappedExactlyOnce() {
-        for (Installation i : List.of(Demo.minibusJob(), Demo.crossoverJob(), Demo.fit(Demo.crossover(), "tarnlight-minor", "thornlea-plover-plain"))) {
+    @Test
+    void everyBareLeadIsJoinedOrCappedExactlyOnce() {
+        for (Installation i : List.of(
+                Demo.minibusJob(),
+                Demo.crossoverJob(),
+                Demo.fit(Demo.crossover(), "tarnlight-minor", "thornlea-plover-plain"))) {
             List<TerminalId> used = new ArrayList<>();
             i.joints().forEach(j -> used.addAll(j.leads()));
             i.caps().forEach(c -> used.add(c.lead()));
             Set<TerminalId> bare = new HashSet<>();
-            i.terminals().values().stream().filter(t -> t.kind() == Terminal.Kind.BARE).forEach(t -> bare.add(t.id()));
+            i.terminals().values().stream()
+                    .filter(t -> t.kind() == Terminal.Kind.BARE)
+                    .forEach(t -> bare.add(t.id()));
             assertEquals(bare, new HashSet<>(used));
             assertEquals(bare.size(), used.size());
         }
     }
 
-    @Test void radioWithoutAnAmpRemoteTurnsTheAmplifierOnWithItsAntennaLead() {
-        Installation i = Demo.fit(Demo.crossover(), "tarnlight-minor", "thornlea-plover-amplified", "ashdyke-bus-power");
-        assertTrue(leads(i, LeadRole.ANTENNA_POWER).containsAll(Set.of("radio.aerial", "thornlea-plover-amplified.main.9 lead")));
+    @Test
+    void radioWithoutAnAmpRemoteTurnsTheAmplifierOnWithItsAntennaLead() {
+        Installation i =
+                Demo.fit(Demo.crossover(), "tarnlight-minor", "thornlea-plover-amplified", "ashdyke-bus-power");
+        assertTrue(leads(i, LeadRole.ANTENNA_POWER)
+                .containsAll(Set.of("radio.aerial", "thornlea-plover-amplified.main.9 lead")));
     }
 
-    @Test void controlInterfaceOutranksTheRadiosOwnSteeringInput() {
+    @Test
+    void controlInterfaceOutranksTheRadiosOwnSteeringInput() {
         Installation i = Demo.fit(Demo.minibus(), "pebblefen-p2", "thornlea-iso-steering", "kestwick-ladder-interface");
-        assertEquals(Set.of("thornlea-iso-steering.S.1 lead", "kestwick-ladder-interface.sw"), leads(i, LeadRole.STEERING_1));
-        assertTrue(i.caps().stream().anyMatch(c -> c.lead().name().equals("key1") && c.reason() == Cap.Reason.INTERFACE_READS_IT));
+        assertEquals(
+                Set.of("thornlea-iso-steering.S.1 lead", "kestwick-ladder-interface.sw"),
+                leads(i, LeadRole.STEERING_1));
+        assertTrue(i.caps().stream()
+                .anyMatch(c -> c.lead().name().equals("key1") && c.reason() == Cap.Reason.INTERFACE_READS_IT));
     }
 
-    @Test void twoModulesThatBothMakeAccessoryAreOutputsTiedTogetherAndBothAreNamed() {
+    @Test
+    void twoModulesThatBothMakeAccessoryAreOutputsTiedTogetherAndBothAreNamed() {
         Installation i = Demo.fit(Demo.crossover(), "ondel-47", "ashdyke-plover-module", "ashdyke-bus-power");
-        assertTrue(i.faults().stream().anyMatch(f -> f.message().equals("two outputs are tied together: acc of Ashdyke data module and acc of Ashdyke bus power module. "
-            + "Leave one out, or put a diode or relay between them.")), () -> i.faults().toString());
+        assertTrue(
+                i.faults().stream().anyMatch(f -> f.message()
+                        .equals(
+                                "two outputs are tied together: acc of Ashdyke data module and acc of Ashdyke bus power module. "
+                                        + "Leave one out, or put a diode or relay between them.")),
+                () -> i.faults().toString());
     }
 
-    @Test void sheetThatTiesTwoOutputsInsideIsFound() {
-        String tied = Demo.text("tarnlight-minor").replace("\"ports\": [", "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
+    @Test
+    void sheetThatTiesTwoOutputsInsideIsFound() {
+        String tied = Demo.text("tarnlight-minor")
+                .replace(
+                        "\"ports\": [",
+                        "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
         assertEquals(1, Builder.faultsOf(SheetReader.read(Demo.parse(tied))).size());
-        String speakers = Demo.text("meridale-plover-2019-plain").replaceFirst("\"wires\": \\[", "\"wires\": [{\"from\": \"rear left speaker.plus\", \"to\": \"rear right speaker.plus\", \"gauge\": 16},");
+        String speakers = Demo.text("meridale-plover-2019-plain")
+                .replaceFirst(
+                        "\"wires\": \\[",
+                        "\"wires\": [{\"from\": \"rear left speaker.plus\", \"to\": \"rear right speaker.plus\", \"gauge\": 16},");
         assertEquals(1, Builder.faultsOf(SheetReader.read(Demo.parse(speakers))).size());
     }
 
-    @Test void idsSurviveEditsAndExchangingAPartBackRestoresTheInstallation() {
+    @Test
+    void idsSurviveEditsAndExchangingAPartBackRestoresTheInstallation() {
         Installation before = Demo.minibusJob();
         Sheet.Part other = Demo.parts("hobwright-iso-exchanged").get(0);
         Sheet.Part own = Demo.parts("thornlea-iso-steering").get(0);
-        Installation back = before.with(List.of(new Edit.ReplacePart("thornlea-iso-steering", other), new Edit.ReplacePart("thornlea-iso-steering", own)));
+        Installation back = before.with(List.of(
+                new Edit.ReplacePart("thornlea-iso-steering", other),
+                new Edit.ReplacePart("thornlea-iso-steering", own)));
         assertEquals(before.terminals().keySet(), back.terminals().keySet());
         assertEquals(before.conductors(), back.conductors());
         assertEquals(before.joints(), back.joints());
     }
 
-    @Test void editOfSomethingAbsentIsRefusedByName() {
-        assertEquals("This installation has no conductor \"joint of nothing\".",
-            assertThrows(IllegalArgumentException.class, () -> Demo.minibusJob().with(new Edit.Open(new ConductorId("joint of nothing")))).getMessage());
+    @Test
+    void editOfSomethingAbsentIsRefusedByName() {
+        assertEquals(
+                "This installation has no conductor \"joint of nothing\".",
+                assertThrows(IllegalArgumentException.class, () -> Demo.minibusJob()
+                                .with(new Edit.Open(new ConductorId("joint of nothing"))))
+                        .getMessage());
     }
 }

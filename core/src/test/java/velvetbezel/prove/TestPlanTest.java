@@ -10,30 +10,48 @@ import velvetbezel.harness.Installation;
 class TestPlanTest {
     private static final TestPlan MINIBUS = plan(Demo.minibusJob());
 
-    private static TestPlan plan(Installation i) { return TestPlan.of(i, Demo.CATALOGUE, Demo.outcomes(i)); }
-
-    private static Check check(TestPlan plan, String function) { return plan.checks().stream().filter(c -> c.function().id().text().equals(function)).findFirst().orElseThrow(); }
-
-    @Test void onlyFunctionsOfThisCarAreTried() {
-        assertEquals(22, MINIBUS.checks().size());
-        assertTrue(MINIBUS.checks().stream().noneMatch(c -> c.function().id().text().equals("amplifier")));
+    private static TestPlan plan(Installation i) {
+        return TestPlan.of(i, Demo.CATALOGUE, Demo.outcomes(i));
     }
 
-    @Test void oldFaultIsNotBlamedOnTheFitter() {
-        assertEquals("Was faulty at arrival already.", check(MINIBUS, "rear left").verdict(Baseline.FAULTY, Result.NOT_RIGHT).text());
+    private static Check check(TestPlan plan, String function) {
+        return plan.checks().stream()
+                .filter(c -> c.function().id().text().equals(function))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void onlyFunctionsOfThisCarAreTried() {
+        assertEquals(22, MINIBUS.checks().size());
+        assertTrue(MINIBUS.checks().stream()
+                .noneMatch(c -> c.function().id().text().equals("amplifier")));
+    }
+
+    @Test
+    void oldFaultIsNotBlamedOnTheFitter() {
+        assertEquals(
+                "Was faulty at arrival already.",
+                check(MINIBUS, "rear left")
+                        .verdict(Baseline.FAULTY, Result.NOT_RIGHT)
+                        .text());
     }
 
     /** A silent corner points to its own joint, not to the ground that everything shares. */
-    @Test void newFaultNamesTheJointThatFewestFunctionsShare() {
+    @Test
+    void newFaultNamesTheJointThatFewestFunctionsShare() {
         Verdict verdict = check(MINIBUS, "rear left").verdict(Baseline.WORKED, Result.NOT_RIGHT);
         assertEquals(Verdict.Kind.WRONG, verdict.kind());
         assertTrue(verdict.text().contains("First suspect: the rear left"), verdict.text());
     }
 
-    @Test void lossToldBeforeThePurchaseIsNoFault() {
+    @Test
+    void lossToldBeforeThePurchaseIsNoFault() {
         TestPlan plan = plan(Demo.fit(Demo.minibus(), "pebblefen-p2", "thornlea-iso-tails"));
         Check button = check(plan, "button next");
         assertTrue(!button.due());
-        assertEquals("Does not work, as told before the purchase.", button.verdict(Baseline.WORKED, Result.NOT_RIGHT).text());
+        assertEquals(
+                "Does not work, as told before the purchase.",
+                button.verdict(Baseline.WORKED, Result.NOT_RIGHT).text());
     }
 }

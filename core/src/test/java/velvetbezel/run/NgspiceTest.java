@@ -25,14 +25,24 @@ import velvetbezel.units.Volts;
 class NgspiceTest {
     private static final Pattern PRINTED = Pattern.compile("^v\\((n\\d+)\\) = (\\S+)$", Pattern.MULTILINE);
 
-    static Stream<Installation> cars() { return Stream.of(Demo.minibusJob(), Demo.crossoverJob()); }
+    static Stream<Installation> cars() {
+        return Stream.of(Demo.minibusJob(), Demo.crossoverJob());
+    }
 
-    @ParameterizedTest @MethodSource("cars") void voltagesOfADemoCarAgreeWithNgspice(Installation installation, @TempDir Path folder) throws Exception {
+    @ParameterizedTest
+    @MethodSource("cars")
+    void voltagesOfADemoCarAgreeWithNgspice(Installation installation, @TempDir Path folder) throws Exception {
         Run run = Run.of(installation);
-        VehicleState on = VehicleState.AT_REST.with(StateField.KEY, "run").with(StateField.LAMPS, "on").withDimmer(40);
+        VehicleState on = VehicleState.AT_REST
+                .with(StateField.KEY, "run")
+                .with(StateField.LAMPS, "on")
+                .withDimmer(40);
         Picture picture = run.in(on, run.start()).picture();
-        Path deck = Files.writeString(folder.resolve("car.cir"), Spice.write("demo car, key on, lamps on", picture.netlist()));
-        Process process = new ProcessBuilder("ngspice", "-b", deck.toString()).redirectErrorStream(true).start();
+        Path deck = Files.writeString(
+                folder.resolve("car.cir"), Spice.write("demo car, key on, lamps on", picture.netlist()));
+        Process process = new ProcessBuilder("ngspice", "-b", deck.toString())
+                .redirectErrorStream(true)
+                .start();
         String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         process.waitFor();
         Map<String, Double> theirs = new HashMap<>();
@@ -42,7 +52,11 @@ class NgspiceTest {
         for (int node = 1; node < picture.nodes().size(); node++) {
             Volts ours = picture.at(picture.nodes().get(node)).reading().orElse(null);
             if (ours == null) continue;
-            assertEquals(theirs.get(Spice.name(node)), ours.value(), Math.max(1e-9, Math.abs(ours.value()) * 1e-5), picture.nodes().get(node).toString());
+            assertEquals(
+                    theirs.get(Spice.name(node)),
+                    ours.value(),
+                    Math.max(1e-9, Math.abs(ours.value()) * 1e-5),
+                    picture.nodes().get(node).toString());
         }
     }
 }

@@ -19,10 +19,18 @@ import velvetbezel.harness.Builder;
 class MutatedSheetsTest {
     private static final int EACH = 200;
     /** Enough functions to pass through key, lamps and corners. */
-    private static final Catalogue BRIEF = new Catalogue("brief", Demo.CATALOGUE.functions().subList(0, 8));
+    private static final Catalogue BRIEF =
+            new Catalogue("brief", Demo.CATALOGUE.functions().subList(0, 8));
 
     @ParameterizedTest
-    @ValueSource(strings = {"corrick-ferryman-2006", "meridale-plover-2019-amplified", "ondel-47", "ashdyke-plover-module", "kestwick-ladder-interface"})
+    @ValueSource(
+            strings = {
+                "corrick-ferryman-2006",
+                "meridale-plover-2019-amplified",
+                "ondel-47",
+                "ashdyke-plover-module",
+                "kestwick-ladder-interface"
+            })
     void mutatedSheetIsRefusedInWordsOrCanBeBuiltAndRun(String id) {
         int refused = 0;
         for (int seed = 0; seed < EACH; seed++) {
@@ -33,7 +41,9 @@ class MutatedSheetsTest {
                 use(SheetReader.read(tree));
             } catch (InvalidInput e) {
                 refused++;
-                e.faults().forEach(f -> assertFalse(f.field().isBlank() || f.message().isBlank(), what));
+                e.faults()
+                        .forEach(f ->
+                                assertFalse(f.field().isBlank() || f.message().isBlank(), what));
             } catch (RuntimeException e) {
                 throw new AssertionError("seed %d, %s".formatted(seed, what), e);
             }

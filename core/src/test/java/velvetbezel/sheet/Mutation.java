@@ -8,7 +8,21 @@ import java.util.Random;
 
 /** Spoils one place of a good sheet. */
 public final class Mutation {
-    private static final List<Object> GARBAGE = List.of("", "?", "no such thing", -1, 1e300, 3.7, true, List.of(), Map.of(), List.of(1, "two"), Map.of("missing", "x"), "car.A.1", "radio", "gnd");
+    private static final List<Object> GARBAGE = List.of(
+            "",
+            "?",
+            "no such thing",
+            -1,
+            1e300,
+            3.7,
+            true,
+            List.of(),
+            Map.of(),
+            List.of(1, "two"),
+            Map.of("missing", "x"),
+            "car.A.1",
+            "radio",
+            "gnd");
 
     private Mutation() {}
 
@@ -36,7 +50,9 @@ public final class Mutation {
         return keys;
     }
 
-    private static Object get(Object at, Object key) { return at instanceof Map<?, ?> map ? map.get(key) : ((List<?>) at).get((int) key); }
+    private static Object get(Object at, Object key) {
+        return at instanceof Map<?, ?> map ? map.get(key) : ((List<?>) at).get((int) key);
+    }
 
     @SuppressWarnings("unchecked")
     private static String spoil(Object at, Object key, Random random) {

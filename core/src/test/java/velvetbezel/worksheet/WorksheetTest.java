@@ -16,29 +16,42 @@ import velvetbezel.sheet.SheetReader;
 import velvetbezel.units.Volts;
 
 class WorksheetTest {
-    private static JointRow row(Worksheet w, LeadRole role) { return w.joints().stream().filter(r -> r.role() == role).findFirst().orElseThrow(); }
+    private static JointRow row(Worksheet w, LeadRole role) {
+        return w.joints().stream().filter(r -> r.role() == role).findFirst().orElseThrow();
+    }
 
-    private static Installation minibus(Sheet.Vehicle vehicle) { return Builder.replacement(vehicle, Demo.radio("pebblefen-p2"), Demo.parts("thornlea-iso-steering")); }
+    private static Installation minibus(Sheet.Vehicle vehicle) {
+        return Builder.replacement(vehicle, Demo.radio("pebblefen-p2"), Demo.parts("thornlea-iso-steering"));
+    }
 
     private static final Worksheet EXCHANGED = Worksheet.of(Demo.minibusJob());
 
-    @Test void exchangedConstantIsAnExceptionWithItsReasonAndItsReading() {
+    @Test
+    void exchangedConstantIsAnExceptionWithItsReasonAndItsReading() {
         JointRow constant = row(EXCHANGED, LeadRole.CONSTANT);
-        assertEquals("Position A7 of this car carries constant, where ISO 10487 has accessory. The adapter labels its red lead there accessory. The radio's own red lead is accessory.",
-            constant.deviations().get(0).text());
+        assertEquals(
+                "Position A7 of this car carries constant, where ISO 10487 has accessory. The adapter labels its red lead there accessory. The radio's own red lead is accessory.",
+                constant.deviations().get(0).text());
         Reading keyOff = constant.readings().get(0);
         assertEquals("A7", keyOff.place());
         assertEquals("key off", keyOff.state());
         assertEquals(12.6, keyOff.expected().value(), 0.05);
         assertTrue(keyOff.accepts(new Volts(12.3)));
         assertFalse(keyOff.accepts(new Volts(0)));
-        assertEquals(0, row(EXCHANGED, LeadRole.ACCESSORY).readings().get(0).expected().value(), 0.01);
+        assertEquals(
+                0,
+                row(EXCHANGED, LeadRole.ACCESSORY).readings().get(0).expected().value(),
+                0.01);
     }
 
-    @Test void withA4AndA7TheNormalWayRoundTheExceptionAndItsReadingDisappear() {
-        Sheet.Vehicle normal = Demo.vehicle("corrick-ferryman-2006", text -> text
-            .replace("{\"position\": 4, \"role\": \"accessory\", \"to\": \"ignition switch.acc\"", "{\"position\": 4, \"role\": \"constant\", \"to\": \"radio fuse.out\"")
-            .replace("{\"position\": 7, \"role\": \"constant\", \"to\": \"radio fuse.out\"", "{\"position\": 7, \"role\": \"accessory\", \"to\": \"ignition switch.acc\""));
+    @Test
+    void withA4AndA7TheNormalWayRoundTheExceptionAndItsReadingDisappear() {
+        Sheet.Vehicle normal = Demo.vehicle("corrick-ferryman-2006", text -> text.replace(
+                        "{\"position\": 4, \"role\": \"accessory\", \"to\": \"ignition switch.acc\"",
+                        "{\"position\": 4, \"role\": \"constant\", \"to\": \"radio fuse.out\"")
+                .replace(
+                        "{\"position\": 7, \"role\": \"constant\", \"to\": \"radio fuse.out\"",
+                        "{\"position\": 7, \"role\": \"accessory\", \"to\": \"ignition switch.acc\""));
         Worksheet w = Worksheet.of(minibus(normal));
         for (LeadRole role : List.of(LeadRole.CONSTANT, LeadRole.ACCESSORY)) {
             assertEquals(List.of(), row(w, role).deviations());
@@ -47,34 +60,69 @@ class WorksheetTest {
         assertEquals(EXCHANGED.exceptions().size() - 2, w.exceptions().size());
     }
 
-    @Test void changingTheColoursOfAnAdapterChangesTheExceptions() {
+    @Test
+    void changingTheColoursOfAnAdapterChangesTheExceptions() {
         String text = Demo.text("thornlea-iso-steering").replace("\"colour\": \"black\"", "\"colour\": \"brown\"");
         Sheet.Part brown = (Sheet.Part) SheetReader.read(Demo.parse(text));
         Worksheet w = Worksheet.of(Builder.replacement(Demo.minibus(), Demo.radio("pebblefen-p2"), List.of(brown)));
         assertTrue(row(EXCHANGED, LeadRole.GROUND).deviations().isEmpty());
-        assertEquals(List.of("Brown goes to black."), row(w, LeadRole.GROUND).deviations().stream().map(Deviation::text).toList());
+        assertEquals(
+                List.of("Brown goes to black."),
+                row(w, LeadRole.GROUND).deviations().stream()
+                        .map(Deviation::text)
+                        .toList());
         assertNotEquals(EXCHANGED.exceptions().size(), w.exceptions().size());
     }
 
     /** Power first, then control leads, then speakers from the farthest corner, negative first (common practice). */
-    @Test void jointsAreInWorkingOrder() {
+    @Test
+    void jointsAreInWorkingOrder() {
         List<LeadRole> roles = EXCHANGED.joints().stream().map(JointRow::role).toList();
         assertEquals(List.of(LeadRole.GROUND, LeadRole.CONSTANT, LeadRole.ACCESSORY), roles.subList(0, 3));
-        assertEquals(LeadRole.REAR_RIGHT_MINUS, roles.stream().filter(r -> r.group() == LeadRole.Group.SPEAKER).findFirst().orElseThrow());
+        assertEquals(
+                LeadRole.REAR_RIGHT_MINUS,
+                roles.stream()
+                        .filter(r -> r.group() == LeadRole.Group.SPEAKER)
+                        .findFirst()
+                        .orElseThrow());
         assertEquals(LeadRole.FRONT_LEFT_PLUS, roles.get(roles.size() - 1));
     }
 
-    @Test void leadThatComesFromAModuleIsAnExceptionAndSoAreThreeLeads() {
-        Worksheet w = Worksheet.of(Demo.fit(Demo.crossover(), "ondel-47", "thornlea-plover-amplified", "ashdyke-bus-power", "marlstone-plover-iso-fed"));
-        assertEquals(Deviation.Kind.THREE_OR_MORE, row(w, LeadRole.GROUND).deviations().get(0).kind());
-        assertTrue(row(w, LeadRole.ACCESSORY).deviations().stream().anyMatch(d -> d.text().equals("No partner at the car's plug: it comes from Ashdyke bus power module.")));
+    @Test
+    void leadThatComesFromAModuleIsAnExceptionAndSoAreThreeLeads() {
+        Worksheet w = Worksheet.of(Demo.fit(
+                Demo.crossover(),
+                "ondel-47",
+                "thornlea-plover-amplified",
+                "ashdyke-bus-power",
+                "marlstone-plover-iso-fed"));
+        assertEquals(
+                Deviation.Kind.THREE_OR_MORE,
+                row(w, LeadRole.GROUND).deviations().get(0).kind());
+        assertTrue(row(w, LeadRole.ACCESSORY).deviations().stream().anyMatch(d -> d.text()
+                .equals("No partner at the car's plug: it comes from Ashdyke bus power module.")));
     }
 
-    @Test void eachUnusedLeadIsCappedAloneWithItsReason() {
+    @Test
+    void eachUnusedLeadIsCappedAloneWithItsReason() {
         Worksheet w = Worksheet.of(Demo.crossoverJob());
-        assertEquals(8, w.caps().stream().filter(c -> c.why().equals("The factory amplifier drives the speakers; this pair stays unused.")).count());
-        assertEquals(List.of("brake", "mute", "reverse", "speed"), w.caps().stream().filter(c -> c.why().startsWith("Nothing here uses")).map(c -> c.lead().id().name()).sorted().toList());
-        CapRow remote = EXCHANGED.caps().stream().filter(c -> c.lead().id().name().equals("remote")).findFirst().orElseThrow();
+        assertEquals(
+                8,
+                w.caps().stream()
+                        .filter(c ->
+                                c.why().equals("The factory amplifier drives the speakers; this pair stays unused."))
+                        .count());
+        assertEquals(
+                List.of("brake", "mute", "reverse", "speed"),
+                w.caps().stream()
+                        .filter(c -> c.why().startsWith("Nothing here uses"))
+                        .map(c -> c.lead().id().name())
+                        .sorted()
+                        .toList());
+        CapRow remote = EXCHANGED.caps().stream()
+                .filter(c -> c.lead().id().name().equals("remote"))
+                .findFirst()
+                .orElseThrow();
         assertEquals("No amplifier is switched by it.", remote.why());
         assertTrue(remote.carries().value() > 12);
         assertTrue(remote.forLater());

@@ -19,8 +19,15 @@ import velvetbezel.worksheet.Worksheet;
  * The harness as a plan: the car's plugs at the left, the radio at the right, one lane per joint in working
  * order, other parts below with their leads dropping from the lanes. Wires only ever cross at right angles.
  */
-public record HarnessDrawing(double width, double height, List<Shapes.Wire> lanes, List<Shapes.Wire> drops, List<Shapes.Dot> dots,
-                             List<Shapes.Box> boxes, List<Shapes.Text> texts, List<Shapes.Bar> bars) {
+public record HarnessDrawing(
+        double width,
+        double height,
+        List<Shapes.Wire> lanes,
+        List<Shapes.Wire> drops,
+        List<Shapes.Dot> dots,
+        List<Shapes.Box> boxes,
+        List<Shapes.Text> texts,
+        List<Shapes.Bar> bars) {
     private static final double LANE = 23;
     private static final double GROUP_GAP = 7;
     private static final double CAP_LANE = 13;
@@ -39,10 +46,14 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
     private static final double BASELINE = 4.5;
     private static final double TOP = 26;
 
-    public String viewBox() { return Shapes.path("0 0 %.0f %.0f", width, height); }
+    public String viewBox() {
+        return Shapes.path("0 0 %.0f %.0f", width, height);
+    }
 
     /** @param done ids of the joints that are made; the first other one is the next */
-    public static HarnessDrawing of(Worksheet worksheet, Set<String> done) { return new Draughtsman(worksheet, done).draw(); }
+    public static HarnessDrawing of(Worksheet worksheet, Set<String> done) {
+        return new Draughtsman(worksheet, done).draw();
+    }
 
     private static final class Draughtsman {
         private final Worksheet worksheet;
@@ -55,9 +66,11 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
         private final List<Shapes.Bar> bars = new ArrayList<>();
         /** Where each lead of a part drops from its lane, by part. */
         private final Map<String, Map<TerminalId, Double>> pins = new LinkedHashMap<>();
+
         private final Map<String, Part> parts = new LinkedHashMap<>();
         /** Moves to the right where the parts below need the room. */
         private double radioLeft = RADIO_LEAST_LEFT;
+
         private double plugTop;
         private String plug = "";
         private double y = TOP;
@@ -74,10 +87,15 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             placePins();
             double radioTop = y - LANE / 2;
             double lastLane = y;
-            String next = worksheet.joints().stream().map(r -> r.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
+            String next = worksheet.joints().stream()
+                    .map(r -> r.id().text())
+                    .filter(j -> !done.contains(j))
+                    .findFirst()
+                    .orElse("");
             List<JointRow> rows = worksheet.joints();
             for (int i = 0; i < rows.size(); i++) {
-                if (i > 0 && rows.get(i).role().group() != rows.get(i - 1).role().group()) y += GROUP_GAP;
+                if (i > 0
+                        && rows.get(i).role().group() != rows.get(i - 1).role().group()) y += GROUP_GAP;
                 lane(rows.get(i), next);
                 lastLane = y;
                 y += LANE;
@@ -88,18 +106,30 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             boxes.add(new Shapes.Box(radioLeft, radioTop, RADIO_WIDTH, radioBottom - radioTop));
             texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, 9, "middle", "caption", "car's plugs"));
             texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH / 2, 9, "middle", "caption", "radio's leads"));
-            return new HarnessDrawing(radioLeft + RADIO_WIDTH + RIGHT_MARGIN, radioBottom + 6, List.copyOf(lanes), List.copyOf(drops), List.copyOf(dots), List.copyOf(boxes), List.copyOf(texts), List.copyOf(bars));
+            return new HarnessDrawing(
+                    radioLeft + RADIO_WIDTH + RIGHT_MARGIN,
+                    radioBottom + 6,
+                    List.copyOf(lanes),
+                    List.copyOf(drops),
+                    List.copyOf(dots),
+                    List.copyOf(boxes),
+                    List.copyOf(texts),
+                    List.copyOf(bars));
         }
 
         private void placePins() {
             Map<String, List<LeadEnd>> byPart = new LinkedHashMap<>();
             for (JointRow row : worksheet.joints())
-                for (LeadEnd lead : row.leads()) if (lead.owner() == Instance.Owner.PART) byPart.computeIfAbsent(lead.id().instance(), k -> new ArrayList<>()).add(lead);
+                for (LeadEnd lead : row.leads())
+                    if (lead.owner() == Instance.Owner.PART)
+                        byPart.computeIfAbsent(lead.id().instance(), k -> new ArrayList<>())
+                                .add(lead);
             double left = FIRST_PART;
             for (var entry : byPart.entrySet()) {
                 List<String> lines = lines(entry.getValue().get(0).device());
                 int letters = lines.stream().mapToInt(String::length).max().orElse(0);
-                Part part = new Part(left, Math.max(letters * LETTER + 18, entry.getValue().size() * PIN), lines);
+                Part part = new Part(
+                        left, Math.max(letters * LETTER + 18, entry.getValue().size() * PIN), lines);
                 parts.put(entry.getKey(), part);
                 pins.put(entry.getKey(), pins(part, entry.getValue()));
                 left += part.width + PART_GAP;
@@ -119,41 +149,75 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             if (name.length() <= LINE || !name.contains(" ")) return List.of(name);
             int before = name.lastIndexOf(' ', name.length() / 2);
             int after = name.indexOf(' ', name.length() / 2);
-            int cut = before < 0 || after >= 0 && after - name.length() / 2 < name.length() / 2 - before ? after : before;
+            int cut =
+                    before < 0 || after >= 0 && after - name.length() / 2 < name.length() / 2 - before ? after : before;
             return List.of(name.substring(0, cut), name.substring(cut + 1));
         }
 
         private void lane(JointRow row, String next) {
             Optional<LeadEnd> car = row.of(Instance.Owner.CAR);
             Optional<LeadEnd> radio = row.of(Instance.Owner.RADIO);
-            List<Double> partXs = row.leads().stream().flatMap(l -> pin(l).stream()).sorted().toList();
+            List<Double> partXs =
+                    row.leads().stream().flatMap(l -> pin(l).stream()).sorted().toList();
             double dot = partXs.isEmpty() ? radioLeft - DOT_TO_RADIO : partXs.get(0);
             double last = partXs.isEmpty() ? dot : partXs.get(partXs.size() - 1);
             carPlug(car);
             car.ifPresent(lead -> {
                 lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", CAR_RIGHT, y, radio.isPresent() ? dot : last)));
-                texts.add(new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + BASELINE, "middle", "position", number(lead)));
-                texts.add(new Shapes.Text(CAR_LEFT - 8, y + BASELINE, "end", "code", lead.carColour().flatMap(c -> c.known()).map(WireColour::codes).orElse("?")));
+                texts.add(
+                        new Shapes.Text((CAR_LEFT + CAR_RIGHT) / 2, y + BASELINE, "middle", "position", number(lead)));
+                texts.add(new Shapes.Text(
+                        CAR_LEFT - 8,
+                        y + BASELINE,
+                        "end",
+                        "code",
+                        lead.carColour()
+                                .flatMap(c -> c.known())
+                                .map(WireColour::codes)
+                                .orElse("?")));
             });
             radio.ifPresent(lead -> {
                 lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", dot, y, radioLeft)));
                 texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH + 8, y + BASELINE, "start", "code", codes(lead)));
             });
-            String state = done.contains(row.id().text()) ? "done" : row.id().text().equals(next) ? "next" : "open";
-            dots.add(new Shapes.Dot(dot, y, String.valueOf(row.number()), state, row.exception(), row.id().text(), "Joint %d, %s".formatted(row.number(), row.role().label())));
+            String state =
+                    done.contains(row.id().text()) ? "done" : row.id().text().equals(next) ? "next" : "open";
+            dots.add(new Shapes.Dot(
+                    dot,
+                    y,
+                    String.valueOf(row.number()),
+                    state,
+                    row.exception(),
+                    row.id().text(),
+                    "Joint %d, %s".formatted(row.number(), row.role().label())));
         }
 
-        private Optional<Double> pin(LeadEnd lead) { return Optional.ofNullable(pins.getOrDefault(lead.id().instance(), Map.of()).get(lead.id())); }
+        private Optional<Double> pin(LeadEnd lead) {
+            return Optional.ofNullable(
+                    pins.getOrDefault(lead.id().instance(), Map.of()).get(lead.id()));
+        }
 
         private static Shapes.Wire wire(LeadEnd lead, String path) {
-            return Shapes.Wire.of(path, lead.colour(), lead.id().toString(), "%s of %s, %s".formatted(lead.labelled().map(r -> r.label()).orElse("lead"), lead.device(), lead.colourWords()));
+            return Shapes.Wire.of(
+                    path,
+                    lead.colour(),
+                    lead.id().toString(),
+                    "%s of %s, %s"
+                            .formatted(
+                                    lead.labelled().map(r -> r.label()).orElse("lead"),
+                                    lead.device(),
+                                    lead.colourWords()));
         }
 
-        private static String codes(LeadEnd lead) { return lead.colour().known().map(WireColour::codes).orElse("?"); }
+        private static String codes(LeadEnd lead) {
+            return lead.colour().known().map(WireColour::codes).orElse("?");
+        }
 
         /** One outline for each run of lanes that end in the same plug. */
         private void carPlug(Optional<LeadEnd> car) {
-            String here = car.flatMap(LeadEnd::carPosition).map(p -> p.name().substring(0, p.name().indexOf('.'))).orElse("");
+            String here = car.flatMap(LeadEnd::carPosition)
+                    .map(p -> p.name().substring(0, p.name().indexOf('.')))
+                    .orElse("");
             if (here.equals(plug)) return;
             closePlug(y - LANE);
             plug = here;
@@ -161,7 +225,8 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
         }
 
         private void closePlug(double lastLane) {
-            if (!plug.isEmpty()) boxes.add(new Shapes.Box(CAR_LEFT, plugTop, CAR_RIGHT - CAR_LEFT, lastLane + LANE / 2 - plugTop - 1.5));
+            if (!plug.isEmpty())
+                boxes.add(new Shapes.Box(CAR_LEFT, plugTop, CAR_RIGHT - CAR_LEFT, lastLane + LANE / 2 - plugTop - 1.5));
             plug = "";
         }
 
@@ -171,7 +236,9 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             double last = y;
             for (int i = 0; i < caps.size(); ) {
                 int first = i;
-                while (i < caps.size() && caps.get(i).why().equals(caps.get(first).why()) && side(caps.get(i)) == side(caps.get(first))) {
+                while (i < caps.size()
+                        && caps.get(i).why().equals(caps.get(first).why())
+                        && side(caps.get(i)) == side(caps.get(first))) {
                     last = y;
                     stub(caps.get(i));
                     y += CAP_LANE;
@@ -183,7 +250,9 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             return last;
         }
 
-        private static Instance.Owner side(CapRow cap) { return cap.lead().owner() == Instance.Owner.RADIO ? Instance.Owner.RADIO : Instance.Owner.CAR; }
+        private static Instance.Owner side(CapRow cap) {
+            return cap.lead().owner() == Instance.Owner.RADIO ? Instance.Owner.RADIO : Instance.Owner.CAR;
+        }
 
         private void stub(CapRow cap) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
@@ -200,8 +269,11 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
 
         private void words(CapRow cap, int count, double middle) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
-            String text = (count == 1 ? "capped: " : count + " capped one by one: ") + cap.why().substring(0, 1).toLowerCase(Locale.ROOT) + cap.why().substring(1).replaceAll("\\.$", "");
-            texts.add(new Shapes.Text(radio ? radioLeft - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
+            String text = (count == 1 ? "capped: " : count + " capped one by one: ")
+                    + cap.why().substring(0, 1).toLowerCase(Locale.ROOT)
+                    + cap.why().substring(1).replaceAll("\\.$", "");
+            texts.add(new Shapes.Text(
+                    radio ? radioLeft - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
         }
 
         /** Parts below the lanes, their leads dropping at right angles. @return the lowest edge */
@@ -211,17 +283,33 @@ public record HarnessDrawing(double width, double height, List<Shapes.Wire> lane
             parts.forEach((instance, part) -> {
                 boxes.add(new Shapes.Box(part.left, top, part.width, PART_HEIGHT));
                 for (int i = 0; i < part.lines.size(); i++)
-                    texts.add(new Shapes.Text(part.left + part.width / 2, top + PART_HEIGHT / 2 + BASELINE + (i - (part.lines.size() - 1) / 2.0) * 17, "middle", "part", part.lines.get(i)));
+                    texts.add(new Shapes.Text(
+                            part.left + part.width / 2,
+                            top + PART_HEIGHT / 2 + BASELINE + (i - (part.lines.size() - 1) / 2.0) * 17,
+                            "middle",
+                            "part",
+                            part.lines.get(i)));
                 for (JointRow row : worksheet.joints())
                     for (LeadEnd lead : row.leads())
-                        pin(lead).filter(x -> lead.id().instance().equals(instance)).ifPresent(x -> drops.add(wire(lead, Shapes.path("M%.0f %.1fV%.1f", x, laneOf(row), top))));
+                        pin(lead)
+                                .filter(x -> lead.id().instance().equals(instance))
+                                .ifPresent(x ->
+                                        drops.add(wire(lead, Shapes.path("M%.0f %.1fV%.1f", x, laneOf(row), top))));
             });
             return top + PART_HEIGHT;
         }
 
-        private double laneOf(JointRow row) { return dots.stream().filter(d -> d.joint().equals(row.id().text())).findFirst().orElseThrow().y(); }
+        private double laneOf(JointRow row) {
+            return dots.stream()
+                    .filter(d -> d.joint().equals(row.id().text()))
+                    .findFirst()
+                    .orElseThrow()
+                    .y();
+        }
     }
 
     /** The position alone: a plug's name does not fit into its box, and the table has it. */
-    private static String number(LeadEnd lead) { return lead.place().replaceAll("^.* ", ""); }
+    private static String number(LeadEnd lead) {
+        return lead.place().replaceAll("^.* ", "");
+    }
 }

@@ -20,7 +20,12 @@ public final class Shapes {
     public record Wire(String path, String base, String stripe, String lead, String label) {
         public static Wire of(String path, Fact<WireColour> colour, String lead, String label) {
             Optional<WireColour> known = colour.known();
-            return new Wire(path, known.map(c -> css(c.base())).orElse("unknown"), known.flatMap(WireColour::stripe).map(Shapes::css).orElse(""), lead, label);
+            return new Wire(
+                    path,
+                    known.map(c -> css(c.base())).orElse("unknown"),
+                    known.flatMap(WireColour::stripe).map(Shapes::css).orElse(""),
+                    lead,
+                    label);
         }
     }
 
@@ -36,7 +41,11 @@ public final class Shapes {
     public record Bar(double x, double y) {}
 
     /** Numbers in paths have a decimal point, whatever the machine's language. */
-    static String path(String format, Object... numbers) { return String.format(Locale.ROOT, format, numbers); }
+    static String path(String format, Object... numbers) {
+        return String.format(Locale.ROOT, format, numbers);
+    }
 
-    static String css(Colour colour) { return colour.word().replace(' ', '-'); }
+    static String css(Colour colour) {
+        return colour.word().replace(' ', '-');
+    }
 }

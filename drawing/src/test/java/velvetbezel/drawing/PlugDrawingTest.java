@@ -13,21 +13,39 @@ class PlugDrawingTest {
     private static final Plug MAIN = Demo.crossover().car().plugs().get(0);
     private static final PlugDrawing DRAWING = PlugDrawing.of(MAIN);
 
-    @Test void everyPositionHasItsPlaceInTheOrderOfNumbersAndNoneOverlap() {
-        assertEquals(MAIN.positions().stream().map(p -> p.number()).toList(), DRAWING.cells().stream().map(PlugDrawing.Cell::number).toList());
+    @Test
+    void everyPositionHasItsPlaceInTheOrderOfNumbersAndNoneOverlap() {
+        assertEquals(
+                MAIN.positions().stream().map(p -> p.number()).toList(),
+                DRAWING.cells().stream().map(PlugDrawing.Cell::number).toList());
         for (PlugDrawing.Cell a : DRAWING.cells()) {
             assertTrue(a.x() + a.width() <= DRAWING.width() && a.y() + a.height() <= DRAWING.height());
             for (PlugDrawing.Cell b : DRAWING.cells()) assertFalse(a != b && a.x() == b.x() && a.y() == b.y());
         }
-        assertEquals(2, DRAWING.cells().stream().map(PlugDrawing.Cell::y).distinct().count());
+        assertEquals(
+                2, DRAWING.cells().stream().map(PlugDrawing.Cell::y).distinct().count());
     }
 
-    @Test void conflictAndEmptyPositionsAreToldInWords() {
+    @Test
+    void conflictAndEmptyPositionsAreToldInWords() {
         PlugDrawing.Cell nine = DRAWING.cells().get(8);
         assertEquals("conflict", nine.style());
         assertEquals("Position 9, amp remote, blue/white or blue/yellow", nine.label());
-        assertEquals(List.of("13", "14"), DRAWING.cells().stream().filter(PlugDrawing.Cell::empty).map(PlugDrawing.Cell::number).toList());
+        assertEquals(
+                List.of("13", "14"),
+                DRAWING.cells().stream()
+                        .filter(PlugDrawing.Cell::empty)
+                        .map(PlugDrawing.Cell::number)
+                        .toList());
     }
 
-    @Test void aShortPlugIsOneRow() { assertEquals(1, PlugDrawing.of(Demo.minibus().car().plugs().get(2)).cells().stream().map(PlugDrawing.Cell::y).distinct().count()); }
+    @Test
+    void aShortPlugIsOneRow() {
+        assertEquals(
+                1,
+                PlugDrawing.of(Demo.minibus().car().plugs().get(2)).cells().stream()
+                        .map(PlugDrawing.Cell::y)
+                        .distinct()
+                        .count());
+    }
 }

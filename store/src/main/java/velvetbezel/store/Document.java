@@ -11,23 +11,48 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.worksheet.Tables;
 
-/** A sheet, the catalogue of functions or the workshop's tables, with its JSON text, read and checked. One of the three is there. */
-public record Document(String id, String kind, String name, String body, Optional<Sheet> sheet, Optional<Catalogue> catalogue, Optional<Tables> tables) {
+/**
+ * A sheet, the catalogue of functions or the workshop's tables, with its JSON text, read and checked. One of the
+ * three is there.
+ */
+public record Document(
+        String id,
+        String kind,
+        String name,
+        String body,
+        Optional<Sheet> sheet,
+        Optional<Catalogue> catalogue,
+        Optional<Tables> tables) {
     /** @throws InvalidInput with every fault */
     public static Document read(String body) {
         Object tree = Json.parse(body);
         if (tree instanceof Map<?, ?> map && "functions".equals(map.get("kind"))) {
             Catalogue catalogue = Catalogue.read(tree);
-            return new Document(catalogue.id(), "functions", "Functions", body, Optional.empty(), Optional.of(catalogue), Optional.empty());
+            return new Document(
+                    catalogue.id(),
+                    "functions",
+                    "Functions",
+                    body,
+                    Optional.empty(),
+                    Optional.of(catalogue),
+                    Optional.empty());
         }
         if (tree instanceof Map<?, ?> map && Library.TABLES.equals(map.get("kind"))) {
             Tables tables = Tables.read(tree);
-            return new Document(Library.TABLES, Library.TABLES, tables.name(), body, Optional.empty(), Optional.empty(), Optional.of(tables));
+            return new Document(
+                    Library.TABLES,
+                    Library.TABLES,
+                    tables.name(),
+                    body,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(tables));
         }
         Sheet sheet = SheetReader.read(tree);
         List<Fault> faults = Builder.faultsOf(sheet);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
-        return new Document(sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty(), Optional.empty());
+        return new Document(
+                sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty(), Optional.empty());
     }
 
     private static String kind(Sheet sheet) {

@@ -39,14 +39,36 @@ public class Intakes {
     private final Library library;
     private final Clock clock;
 
-    public enum State { READING, READ, TAKING, TAKEN, CANCELLED, FAILED;
-        String word() { return name().toLowerCase(Locale.ROOT); }
+    public enum State {
+        READING,
+        READ,
+        TAKING,
+        TAKEN,
+        CANCELLED,
+        FAILED;
+
+        String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     /** @param done lines so far; @param note why it failed, where it did */
-    public record Intake(UUID id, String kind, String name, String who, Instant at, State state, long done, long total, String note) {}
+    public record Intake(
+            UUID id,
+            String kind,
+            String name,
+            String who,
+            Instant at,
+            State state,
+            long done,
+            long total,
+            String note) {}
 
-    /** @param place line or file and field; @param item id of the sheet or number of the part; @param verdict "added", "changed", "unchanged" or "refused" */
+    /**
+     * @param place line or file and field;
+     * @param item id of the sheet or number of the part;
+     * @param verdict "added", "changed", "unchanged" or "refused"
+     */
     public record Row(int line, String place, String item, String name, String verdict, String note) {}
 
     /** Somebody stopped it. */
@@ -63,8 +85,17 @@ public class Intakes {
     /** @param total lines or files to come, 0 where not known */
     public UUID open(String kind, String name, String who, long total) {
         UUID id = UUID.randomUUID();
-        db.insertInto(INTAKE).set(INTAKE.ID, id).set(INTAKE.KIND, kind).set(INTAKE.NAME, name).set(INTAKE.WHO, who).set(INTAKE.AT, OffsetDateTime.now(clock)).set(INTAKE.STATE, State.READING.word())
-            .set(INTAKE.DONE, 0L).set(INTAKE.TOTAL, total).set(INTAKE.NOTE, "").execute();
+        db.insertInto(INTAKE)
+                .set(INTAKE.ID, id)
+                .set(INTAKE.KIND, kind)
+                .set(INTAKE.NAME, name)
+                .set(INTAKE.WHO, who)
+                .set(INTAKE.AT, OffsetDateTime.now(clock))
+                .set(INTAKE.STATE, State.READING.word())
+                .set(INTAKE.DONE, 0L)
+                .set(INTAKE.TOTAL, total)
+                .set(INTAKE.NOTE, "")
+                .execute();
         return id;
     }
 
@@ -73,21 +104,42 @@ public class Intakes {
     }
 
     private static Intake intake(IntakeRecord r) {
-        return new Intake(r.getId(), r.getKind(), r.getName(), r.getWho(), r.getAt().toInstant(), State.valueOf(r.getState().toUpperCase(Locale.ROOT)), r.getDone(), r.getTotal(), r.getNote());
+        return new Intake(
+                r.getId(),
+                r.getKind(),
+                r.getName(),
+                r.getWho(),
+                r.getAt().toInstant(),
+                State.valueOf(r.getState().toUpperCase(Locale.ROOT)),
+                r.getDone(),
+                r.getTotal(),
+                r.getNote());
     }
 
     public Map<String, Integer> counts(UUID id) {
-        return db.select(INTAKE_ROW.VERDICT, DSL.count()).from(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).groupBy(INTAKE_ROW.VERDICT).fetchMap(INTAKE_ROW.VERDICT, DSL.count());
+        return db.select(INTAKE_ROW.VERDICT, DSL.count())
+                .from(INTAKE_ROW)
+                .where(INTAKE_ROW.INTAKE_ID.eq(id))
+                .groupBy(INTAKE_ROW.VERDICT)
+                .fetchMap(INTAKE_ROW.VERDICT, DSL.count());
     }
 
     public List<Row> rows(UUID id, String verdict, int most) {
-        return db.selectFrom(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id), INTAKE_ROW.VERDICT.eq(verdict)).orderBy(INTAKE_ROW.LINE).limit(most).fetch(Intakes::row);
+        return db.selectFrom(INTAKE_ROW)
+                .where(INTAKE_ROW.INTAKE_ID.eq(id), INTAKE_ROW.VERDICT.eq(verdict))
+                .orderBy(INTAKE_ROW.LINE)
+                .limit(most)
+                .fetch(Intakes::row);
     }
 
-    private static Row row(IntakeRowRecord r) { return new Row(r.getLine(), r.getPlace(), r.getItem(), r.getName(), r.getVerdict(), r.getNote()); }
+    private static Row row(IntakeRowRecord r) {
+        return new Row(r.getLine(), r.getPlace(), r.getItem(), r.getName(), r.getVerdict(), r.getNote());
+    }
 
     /** Unpacks a ZIP of sheets. @throws InvalidInput if it is none */
-    public static Map<String, String> unzip(byte[] bytes) { return Zip.read(bytes, "a ZIP of sheets"); }
+    public static Map<String, String> unzip(byte[] bytes) {
+        return Zip.read(bytes, "a ZIP of sheets");
+    }
 
     /** Reads sheets and says of each what would become of it. */
     public void readSheets(UUID id, Map<String, String> texts) {
@@ -99,37 +151,70 @@ public class Intakes {
                 try {
                     Document d = Document.read(text.getValue());
                     boolean twice = seen.put(d.id(), d) != null;
-                    rows.add(new Row(rows.size() + 1, text.getKey(), d.id(), d.name(), twice ? "refused" : verdict(d), twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
+                    rows.add(new Row(
+                            rows.size() + 1,
+                            text.getKey(),
+                            d.id(),
+                            d.name(),
+                            twice ? "refused" : verdict(d),
+                            twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
                     bodies.add(d.body());
                 } catch (InvalidInput e) {
                     for (Fault f : e.faults()) {
-                        rows.add(new Row(rows.size() + 1, text.getKey() + ": " + f.field(), "", "", "refused", f.message()));
+                        rows.add(new Row(
+                                rows.size() + 1, text.getKey() + ": " + f.field(), "", "", "refused", f.message()));
                         bodies.add(null);
                     }
                 }
             }
-            for (int i = 0; i < rows.size(); i += BATCH) store(id, rows.subList(i, Math.min(rows.size(), i + BATCH)), bodies.subList(i, Math.min(rows.size(), i + BATCH)));
+            for (int i = 0; i < rows.size(); i += BATCH)
+                store(
+                        id,
+                        rows.subList(i, Math.min(rows.size(), i + BATCH)),
+                        bodies.subList(i, Math.min(rows.size(), i + BATCH)));
         });
     }
 
     private String verdict(Document d) {
         if (!otherKind(d).isEmpty()) return "refused";
-        return db.select(SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).fetchOptional(SHEET.BODY).map(b -> Json.same(b.data(), d.body()) ? "unchanged" : "changed").orElse("added");
+        return db.select(SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.ID.eq(d.id()))
+                .fetchOptional(SHEET.BODY)
+                .map(b -> Json.same(b.data(), d.body()) ? "unchanged" : "changed")
+                .orElse("added");
     }
 
     /** Why it is refused, or where it differs from the sheet in the library. */
     private String note(Document d) {
         String refused = otherKind(d);
         if (!refused.isEmpty()) return refused;
-        List<SheetTree.Difference> differences = db.select(SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).fetchOptional(SHEET.BODY).map(b -> SheetTree.differences(Json.parse(b.data()), Json.parse(d.body()))).orElse(List.of());
+        List<SheetTree.Difference> differences = db.select(SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.ID.eq(d.id()))
+                .fetchOptional(SHEET.BODY)
+                .map(b -> SheetTree.differences(Json.parse(b.data()), Json.parse(d.body())))
+                .orElse(List.of());
         if (differences.isEmpty()) return "";
-        String first = differences.stream().limit(SHOWN_DIFFERENCES).map(c -> "%s: %s → %s".formatted(c.path(), c.first().orElse("none"), c.second().orElse("none"))).collect(Collectors.joining("; "));
-        return differences.size() > SHOWN_DIFFERENCES ? first + "; and %d more".formatted(differences.size() - SHOWN_DIFFERENCES) : first;
+        String first = differences.stream()
+                .limit(SHOWN_DIFFERENCES)
+                .map(c -> "%s: %s → %s"
+                        .formatted(
+                                c.path(), c.first().orElse("none"), c.second().orElse("none")))
+                .collect(Collectors.joining("; "));
+        return differences.size() > SHOWN_DIFFERENCES
+                ? first + "; and %d more".formatted(differences.size() - SHOWN_DIFFERENCES)
+                : first;
     }
 
     private String otherKind(Document d) {
-        return db.select(SHEET.KIND).from(SHEET).where(SHEET.ID.eq(d.id()), SHEET.KIND.ne(d.kind())).fetchOptional(SHEET.KIND)
-            .map(k -> "is a %s in the library and a %s in this import; give one of them another id.".formatted(k, d.kind())).orElse("");
+        return db.select(SHEET.KIND)
+                .from(SHEET)
+                .where(SHEET.ID.eq(d.id()), SHEET.KIND.ne(d.kind()))
+                .fetchOptional(SHEET.KIND)
+                .map(k -> "is a %s in the library and a %s in this import; give one of them another id."
+                        .formatted(k, d.kind()))
+                .orElse("");
     }
 
     /** Reads a list of parts and says of each line what would become of it. */
@@ -138,8 +223,16 @@ public class Intakes {
             List<Row> rows = new ArrayList<>();
             List<String> bodies = new ArrayList<>();
             PartsCsv.read(csv, line -> {
-                String note = line.faults().stream().map(f -> (f.field().isEmpty() ? "The line " : f.field() + " ") + f.message()).collect(Collectors.joining(" "));
-                rows.add(new Row((int) line.line(), "line " + line.line(), line.number(), String.valueOf(line.values().getOrDefault("name", "")), note.isEmpty() ? "read" : "refused", note));
+                String note = line.faults().stream()
+                        .map(f -> (f.field().isEmpty() ? "The line " : f.field() + " ") + f.message())
+                        .collect(Collectors.joining(" "));
+                rows.add(new Row(
+                        (int) line.line(),
+                        "line " + line.line(),
+                        line.number(),
+                        String.valueOf(line.values().getOrDefault("name", "")),
+                        note.isEmpty() ? "read" : "refused",
+                        note));
                 bodies.add(note.isEmpty() ? Json.write(line.values()) : null);
                 if (rows.size() < BATCH) return;
                 store(id, rows, bodies);
@@ -159,7 +252,9 @@ public class Intakes {
             clear(id);
         } catch (InvalidInput e) {
             clear(id);
-            fail(id, e.faults().stream().map(f -> f.field() + ": " + f.message()).collect(Collectors.joining(" ")));
+            fail(
+                    id,
+                    e.faults().stream().map(f -> f.field() + ": " + f.message()).collect(Collectors.joining(" ")));
         } catch (RuntimeException e) {
             clear(id);
             fail(id, "It could not be read to its end; nothing was kept. Try again.");
@@ -167,42 +262,80 @@ public class Intakes {
         }
     }
 
-    private int move(UUID id, State from, State to) { return move(db, id, from, to); }
-
-    private static int move(DSLContext dsl, UUID id, State from, State to) {
-        return dsl.update(INTAKE).set(INTAKE.STATE, to.word()).where(INTAKE.ID.eq(id), INTAKE.STATE.eq(from.word())).execute();
+    private int move(UUID id, State from, State to) {
+        return move(db, id, from, to);
     }
 
-    private void fail(UUID id, String note) { db.update(INTAKE).set(INTAKE.STATE, State.FAILED.word()).set(INTAKE.NOTE, note).where(INTAKE.ID.eq(id), INTAKE.STATE.ne(State.CANCELLED.word())).execute(); }
+    private static int move(DSLContext dsl, UUID id, State from, State to) {
+        return dsl.update(INTAKE)
+                .set(INTAKE.STATE, to.word())
+                .where(INTAKE.ID.eq(id), INTAKE.STATE.eq(from.word()))
+                .execute();
+    }
 
-    private void clear(UUID id) { db.deleteFrom(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).execute(); }
+    private void fail(UUID id, String note) {
+        db.update(INTAKE)
+                .set(INTAKE.STATE, State.FAILED.word())
+                .set(INTAKE.NOTE, note)
+                .where(INTAKE.ID.eq(id), INTAKE.STATE.ne(State.CANCELLED.word()))
+                .execute();
+    }
+
+    private void clear(UUID id) {
+        db.deleteFrom(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).execute();
+    }
 
     /** Keeps what was read so far, unless somebody has stopped it. */
     private void store(UUID id, List<Row> rows, List<String> bodies) {
         if (rows.isEmpty()) return;
-        InsertValuesStep8<IntakeRowRecord, UUID, Integer, String, String, String, String, String, JSONB> insert = db.insertInto(INTAKE_ROW, INTAKE_ROW.INTAKE_ID, INTAKE_ROW.LINE, INTAKE_ROW.PLACE,
-            INTAKE_ROW.ITEM, INTAKE_ROW.NAME, INTAKE_ROW.VERDICT, INTAKE_ROW.NOTE, INTAKE_ROW.BODY);
+        InsertValuesStep8<IntakeRowRecord, UUID, Integer, String, String, String, String, String, JSONB> insert =
+                db.insertInto(
+                        INTAKE_ROW,
+                        INTAKE_ROW.INTAKE_ID,
+                        INTAKE_ROW.LINE,
+                        INTAKE_ROW.PLACE,
+                        INTAKE_ROW.ITEM,
+                        INTAKE_ROW.NAME,
+                        INTAKE_ROW.VERDICT,
+                        INTAKE_ROW.NOTE,
+                        INTAKE_ROW.BODY);
         for (int i = 0; i < rows.size(); i++) {
             Row r = rows.get(i);
-            insert = insert.values(id, r.line(), r.place(), r.item(), r.name(), r.verdict(), r.note(), bodies.get(i) == null ? null : JSONB.valueOf(bodies.get(i)));
+            insert = insert.values(
+                    id,
+                    r.line(),
+                    r.place(),
+                    r.item(),
+                    r.name(),
+                    r.verdict(),
+                    r.note(),
+                    bodies.get(i) == null ? null : JSONB.valueOf(bodies.get(i)));
         }
         insert.execute();
         progress(id, State.READING, rows.get(rows.size() - 1).line());
     }
 
     private void progress(UUID id, State state, long done) {
-        if (db.update(INTAKE).set(INTAKE.DONE, done).where(INTAKE.ID.eq(id), INTAKE.STATE.eq(state.word())).execute() == 0) throw new Stopped();
+        if (db.update(INTAKE)
+                        .set(INTAKE.DONE, done)
+                        .where(INTAKE.ID.eq(id), INTAKE.STATE.eq(state.word()))
+                        .execute()
+                == 0) throw new Stopped();
     }
 
     /** Compares every line that could be read with the shelf, all at once. */
     private void judgeParts(UUID id) {
         // without figures on what was just stored the planner compares every line with every part
         db.execute("analyze intake_row");
-        db.execute("""
+        db.execute(
+                """
             update intake_row r set verdict = 'refused', note = 'number "' || r.item || '" stands in line ' || d.first || ' too; keep one of them.'
             from (select item, min(line) as first from intake_row where intake_id = ? and item <> '' group by item having count(*) > 1) d
-            where r.intake_id = ? and r.item = d.item and r.line <> d.first and r.verdict = 'read'""", id, id);
-        db.execute("""
+            where r.intake_id = ? and r.item = d.item and r.line <> d.first and r.verdict = 'read'""",
+                id,
+                id);
+        db.execute(
+                """
             update intake_row r set name = coalesce(nullif(r.name, ''), l.name), verdict = case
                 when l.kind <> 'part' then 'refused'
                 when coalesce((r.body->>'price')::bigint, l.price_cents) is not distinct from l.price_cents
@@ -218,11 +351,14 @@ public class Intakes {
                 case when not l.buildable and r.body->>'name' <> l.name then 'name "' || l.name || '" → "' || (r.body->>'name') || '"' end,
                 case when not l.buildable and r.body->>'maker' <> l.maker then 'maker ' || l.maker || ' → ' || (r.body->>'maker') end,
                 case when not l.buildable and r.body->>'kind' <> l.type then 'kind ' || l.type || ' → ' || (r.body->>'kind') end) end
-            from listing l where r.intake_id = ? and r.verdict = 'read' and l.id = r.item""", id);
-        db.execute("""
+            from listing l where r.intake_id = ? and r.verdict = 'read' and l.id = r.item""",
+                id);
+        db.execute(
+                """
             update intake_row r set verdict = case when r.body ?? 'name' and r.body ?? 'kind' then 'added' else 'refused' end,
               note = case when r.body ?? 'name' and r.body ?? 'kind' then 'not yet buildable: its positions are not known' else 'number "' || r.item || '" is new, and a new part needs a name and a kind.' end
-            where r.intake_id = ? and r.verdict = 'read'""", id);
+            where r.intake_id = ? and r.verdict = 'read'""",
+                id);
     }
 
     /** Takes in what was read, whole. Refused lines must be corrected first. */
@@ -241,14 +377,24 @@ public class Intakes {
     }
 
     private void takeSheets(UUID id) {
-        Map<String, String> texts = db.select(INTAKE_ROW.PLACE, INTAKE_ROW.BODY).from(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).orderBy(INTAKE_ROW.LINE).fetch().stream()
-            .collect(Collectors.toMap(r -> r.value1(), r -> r.value2().data(), (a, b) -> a, LinkedHashMap::new));
+        Map<String, String> texts = db
+                .select(INTAKE_ROW.PLACE, INTAKE_ROW.BODY)
+                .from(INTAKE_ROW)
+                .where(INTAKE_ROW.INTAKE_ID.eq(id))
+                .orderBy(INTAKE_ROW.LINE)
+                .fetch()
+                .stream()
+                .collect(Collectors.toMap(r -> r.value1(), r -> r.value2().data(), (a, b) -> a, LinkedHashMap::new));
         library.take(texts, find(id).orElseThrow().who());
         if (move(id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
     }
 
     private void takeParts(UUID id) {
-        int last = db.select(DSL.max(INTAKE_ROW.LINE)).from(INTAKE_ROW).where(INTAKE_ROW.INTAKE_ID.eq(id)).fetchSingle().value1();
+        int last = db.select(DSL.max(INTAKE_ROW.LINE))
+                .from(INTAKE_ROW)
+                .where(INTAKE_ROW.INTAKE_ID.eq(id))
+                .fetchSingle()
+                .value1();
         db.transaction(t -> {
             DSLContext tx = t.dsl();
             for (int from = 0; from <= last; from += CHUNK) {
@@ -262,41 +408,67 @@ public class Intakes {
     }
 
     private static void takeChunk(DSLContext tx, UUID id, int from, int to) {
-        tx.execute("""
+        tx.execute(
+                """
             insert into listing (id, kind, name, maker, type, families, opening, carries, price_cents, stock, days, buildable, words)
             select r.item, 'part', r.body->>'name', coalesce(r.body->>'maker', ''), r.body->>'kind', case when r.body ?? 'plug' then array[r.body->>'plug'] else '{}' end, coalesce(r.body->>'opening', ''), '{}',
               (r.body->>'price')::bigint, (r.body->>'stock')::int, (r.body->>'days')::int, false,
               lower(concat_ws(' ', r.item, r.body->>'name', r.body->>'maker', r.body->>'kind', r.body->>'opening', r.body->>'plug'))
-            from intake_row r where r.intake_id = ? and r.verdict = 'added' and r.line between ? and ?""", id, from, to);
-        tx.execute("""
+            from intake_row r where r.intake_id = ? and r.verdict = 'added' and r.line between ? and ?""",
+                id,
+                from,
+                to);
+        tx.execute(
+                """
             update listing l set price_cents = coalesce((r.body->>'price')::bigint, l.price_cents), stock = coalesce((r.body->>'stock')::int, l.stock), days = coalesce((r.body->>'days')::int, l.days),
               name = case when l.buildable then l.name else coalesce(r.body->>'name', l.name) end, maker = case when l.buildable then l.maker else coalesce(r.body->>'maker', l.maker) end,
               type = case when l.buildable then l.type else coalesce(r.body->>'kind', l.type) end, opening = case when l.buildable then l.opening else coalesce(r.body->>'opening', l.opening) end,
               families = case when l.buildable or not r.body ?? 'plug' then l.families else array[r.body->>'plug'] end,
               words = case when l.buildable then l.words else lower(concat_ws(' ', l.id, coalesce(r.body->>'name', l.name), coalesce(r.body->>'maker', l.maker), coalesce(r.body->>'kind', l.type),
                 coalesce(r.body->>'opening', l.opening), r.body->>'plug')) end
-            from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and l.id = r.item""", id, from, to);
-        tx.execute("""
+            from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and l.id = r.item""",
+                id,
+                from,
+                to);
+        tx.execute(
+                """
             insert into sheet_history (sheet_id, revision, who, what, body)
             select s.id, s.revision, i.who, 'Price, from ' || i.name, s.body from sheet s join intake_row r on r.item = s.id join intake i on i.id = r.intake_id
-            where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and r.body ?? 'price' and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""", id, from, to);
-        tx.execute("""
+            where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and r.body ?? 'price' and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""",
+                id,
+                from,
+                to);
+        tx.execute(
+                """
             update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))
             from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and s.id = r.item and r.body ?? 'price'
-              and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""", id, from, to);
+              and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""",
+                id,
+                from,
+                to);
     }
 
     /** Stops it wherever it is, and forgets what was read. Too late once it is taken in. */
     public boolean cancel(UUID id) {
-        boolean stopped = db.update(INTAKE).set(INTAKE.STATE, State.CANCELLED.word()).where(INTAKE.ID.eq(id), INTAKE.STATE.in(State.READING.word(), State.READ.word(), State.TAKING.word())).execute() > 0;
+        boolean stopped = db.update(INTAKE)
+                        .set(INTAKE.STATE, State.CANCELLED.word())
+                        .where(
+                                INTAKE.ID.eq(id),
+                                INTAKE.STATE.in(State.READING.word(), State.READ.word(), State.TAKING.word()))
+                        .execute()
+                > 0;
         if (stopped) clear(id);
         return stopped;
     }
 
     /** Work of a run that has ended: told as such, since nobody goes on with it. */
     public void endOrphans() {
-        List<UUID> orphans = db.update(INTAKE).set(INTAKE.STATE, State.FAILED.word()).set(INTAKE.NOTE, "The app was stopped meanwhile; nothing was taken in. Bring it in again.")
-            .where(INTAKE.STATE.in(State.READING.word(), State.TAKING.word())).returningResult(INTAKE.ID).fetch(INTAKE.ID);
+        List<UUID> orphans = db.update(INTAKE)
+                .set(INTAKE.STATE, State.FAILED.word())
+                .set(INTAKE.NOTE, "The app was stopped meanwhile; nothing was taken in. Bring it in again.")
+                .where(INTAKE.STATE.in(State.READING.word(), State.TAKING.word()))
+                .returningResult(INTAKE.ID)
+                .fetch(INTAKE.ID);
         orphans.forEach(this::clear);
     }
 }

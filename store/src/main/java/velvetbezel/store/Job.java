@@ -10,7 +10,11 @@ import java.util.UUID;
  * @param seq version that people edit against: the number of the last change
  */
 public record Job(UUID id, int number, String title, long seq, Map<String, String> fields) {
-    public Job { fields = Map.copyOf(fields); }
+    public Job {
+        fields = Map.copyOf(fields);
+    }
 
-    public Optional<String> field(String name) { return Optional.ofNullable(fields.get(name)); }
+    public Optional<String> field(String name) {
+        return Optional.ofNullable(fields.get(name));
+    }
 }

@@ -34,7 +34,9 @@ public class JobArchive {
         Map<String, String> texts = new LinkedHashMap<>();
         texts.put("job.json", Json.write(tree(job)));
         for (String id : sheets(job.fields())) {
-            String body = own.containsKey(id) ? own.get(id) : library.find(id).map(Document::body).orElseThrow();
+            String body = own.containsKey(id)
+                    ? own.get(id)
+                    : library.find(id).map(Document::body).orElseThrow();
             texts.put("sheets/" + id + ".json", Json.write(Json.parse(body)));
         }
         return Zip.write(texts);
@@ -73,7 +75,9 @@ public class JobArchive {
 
     /** What a field of a job may hold. @throws InvalidInput if it may not hold this value */
     @FunctionalInterface
-    public interface Rule { void check(String field, String value); }
+    public interface Rule {
+        void check(String field, String value);
+    }
 
     /**
      * @param rule says which fields a job has and what they may hold
@@ -87,13 +91,15 @@ public class JobArchive {
         Node job = job(files, inJob);
         Map<String, String> fields = new LinkedHashMap<>();
         job.at("fields").fields().forEach((name, node) -> fields.put(name, text(node)));
-        List<LogEntry> log = job.at("log").list().stream().map(JobArchive::entry).toList();
+        List<LogEntry> log =
+                job.at("log").list().stream().map(JobArchive::entry).toList();
         UUID id = uuid(job.at("id"));
         int number = job.at("number").whole(1, 10_000_000);
         String title = job.at("title").text();
         check(fields, rule, inJob);
         for (String used : sheets(fields))
-            if (!files.containsKey("sheets/" + used + ".json")) faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
+            if (!files.containsKey("sheets/" + used + ".json"))
+                faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
         if (log.isEmpty()) job.at("log").fault("is missing or empty; a job has at least the entry that opened it.");
         inJob.forEach(f -> faults.add(new Fault("job.json: " + f.field(), f.message())));
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
@@ -116,13 +122,19 @@ public class JobArchive {
         files.forEach((name, text) -> {
             if (name.equals("job.json")) return;
             if (!name.matches("sheets/[a-z0-9-]+\\.json")) {
-                faults.add(new Fault(name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
+                faults.add(
+                        new Fault(name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
                 return;
             }
             try {
                 Document document = Document.read(text);
-                if (!name.equals("sheets/" + document.id() + ".json")) faults.add(new Fault(name, "holds the sheet \"%s\"; file and sheet must have one name.".formatted(document.id())));
-                if (library.find(document.id()).filter(d -> Json.same(d.body(), document.body())).isEmpty()) own.add(document);
+                if (!name.equals("sheets/" + document.id() + ".json"))
+                    faults.add(new Fault(
+                            name,
+                            "holds the sheet \"%s\"; file and sheet must have one name.".formatted(document.id())));
+                if (library.find(document.id())
+                        .filter(d -> Json.same(d.body(), document.body()))
+                        .isEmpty()) own.add(document);
             } catch (InvalidInput e) {
                 e.faults().forEach(f -> faults.add(new Fault(name + ": " + f.field(), f.message())));
             }
@@ -131,23 +143,30 @@ public class JobArchive {
     }
 
     private static Node job(Map<String, String> files, List<Fault> faults) {
-        if (!files.containsKey("job.json")) throw new InvalidInput("job.json", "is missing from the archive. Choose a job archive that was saved at Hand over.");
+        if (!files.containsKey("job.json"))
+            throw new InvalidInput(
+                    "job.json", "is missing from the archive. Choose a job archive that was saved at Hand over.");
         Object tree;
         try {
             tree = Json.parse(files.get("job.json"));
         } catch (InvalidInput e) {
-            throw new InvalidInput("job.json, " + e.faults().get(0).field(), e.faults().get(0).message());
+            throw new InvalidInput(
+                    "job.json, " + e.faults().get(0).field(), e.faults().get(0).message());
         }
         Node job = Node.root(tree, faults).only("format", "version", "id", "number", "title", "fields", "log");
         job.at("format").one(f -> f.equals(FORMAT) ? Optional.of(f) : Optional.empty(), FORMAT, FORMAT);
         if (job.at("version").isNumber() && job.at("version").number(-1e9, 1e9) > VERSION)
-            job.at("version").fault("The archive is of version %.0f and this program reads up to %d. Update the program first.".formatted(job.at("version").number(-1e9, 1e9), VERSION));
+            job.at("version")
+                    .fault("The archive is of version %.0f and this program reads up to %d. Update the program first."
+                            .formatted(job.at("version").number(-1e9, 1e9), VERSION));
         else job.at("version").whole(1, VERSION);
         return job;
     }
 
     /** Field values may be empty texts. */
-    private static String text(Node node) { return node.text(""); }
+    private static String text(Node node) {
+        return node.text("");
+    }
 
     private static LogEntry entry(Node node) {
         node.only("seq", "at", "who", "what", "undo of", "changes");
@@ -157,9 +176,21 @@ public class JobArchive {
         } catch (DateTimeParseException e) {
             node.at("at").fault("is no time; expected one such as 2026-11-02T09:30:00Z.");
         }
-        Optional<Long> undoOf = node.has("undo of") ? Optional.of((long) node.at("undo of").whole(1, Integer.MAX_VALUE)) : Optional.empty();
-        return new LogEntry(node.at("seq").whole(1, Integer.MAX_VALUE), at, node.at("who").text(), node.at("what").text(), undoOf,
-            node.at("changes").list().stream().map(c -> new LogEntry.Change(c.at("field").text(), c.at("before").optionalText(), c.at("after").optionalText())).toList());
+        Optional<Long> undoOf = node.has("undo of")
+                ? Optional.of((long) node.at("undo of").whole(1, Integer.MAX_VALUE))
+                : Optional.empty();
+        return new LogEntry(
+                node.at("seq").whole(1, Integer.MAX_VALUE),
+                at,
+                node.at("who").text(),
+                node.at("what").text(),
+                undoOf,
+                node.at("changes").list().stream()
+                        .map(c -> new LogEntry.Change(
+                                c.at("field").text(),
+                                c.at("before").optionalText(),
+                                c.at("after").optionalText()))
+                        .toList());
     }
 
     private static UUID uuid(Node node) {
@@ -181,5 +212,10 @@ public class JobArchive {
     }
 
     /** Ids of parts as a job's field lists them, comma-separated. */
-    public static List<String> parts(String field) { return Arrays.stream(field.split(",")).map(String::strip).filter(id -> !id.isEmpty()).toList(); }
+    public static List<String> parts(String field) {
+        return Arrays.stream(field.split(","))
+                .map(String::strip)
+                .filter(id -> !id.isEmpty())
+                .toList();
+    }
 }

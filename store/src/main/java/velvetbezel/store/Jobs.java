@@ -34,19 +34,33 @@ public class Jobs {
         this.clock = clock;
     }
 
-    public List<Person> people() { return db.selectFrom(PERSON).orderBy(PERSON.PLACE).fetch(r -> new Person(r.getId(), r.getName())); }
+    public List<Person> people() {
+        return db.selectFrom(PERSON).orderBy(PERSON.PLACE).fetch(r -> new Person(r.getId(), r.getName()));
+    }
 
     public void addPeople(List<Person> people) {
         for (int i = 0; i < people.size(); i++)
-            db.insertInto(PERSON).set(PERSON.ID, people.get(i).id()).set(PERSON.NAME, people.get(i).name()).set(PERSON.PLACE, i).onConflictDoNothing().execute();
+            db.insertInto(PERSON)
+                    .set(PERSON.ID, people.get(i).id())
+                    .set(PERSON.NAME, people.get(i).name())
+                    .set(PERSON.PLACE, i)
+                    .onConflictDoNothing()
+                    .execute();
     }
 
-    public List<Job> list() { return db.selectFrom(JOB).orderBy(JOB.NUMBER.desc()).fetch(r -> job(db, r)); }
+    public List<Job> list() {
+        return db.selectFrom(JOB).orderBy(JOB.NUMBER.desc()).fetch(r -> job(db, r));
+    }
 
-    public Optional<Job> find(int number) { return db.selectFrom(JOB).where(JOB.NUMBER.eq(number)).fetchOptional(r -> job(db, r)); }
+    public Optional<Job> find(int number) {
+        return db.selectFrom(JOB).where(JOB.NUMBER.eq(number)).fetchOptional(r -> job(db, r));
+    }
 
     private static Job job(DSLContext dsl, JobRecord r) {
-        Map<String, String> fields = dsl.select(JOB_FIELD.FIELD, JOB_FIELD.VALUE).from(JOB_FIELD).where(JOB_FIELD.JOB_ID.eq(r.getId())).fetchMap(JOB_FIELD.FIELD, JOB_FIELD.VALUE);
+        Map<String, String> fields = dsl.select(JOB_FIELD.FIELD, JOB_FIELD.VALUE)
+                .from(JOB_FIELD)
+                .where(JOB_FIELD.JOB_ID.eq(r.getId()))
+                .fetchMap(JOB_FIELD.FIELD, JOB_FIELD.VALUE);
         return new Job(r.getId(), r.getNumber(), r.getTitle(), r.getLastSeq(), fields);
     }
 
@@ -55,7 +69,12 @@ public class Jobs {
             DSLContext tx = t.dsl();
             UUID id = UUID.randomUUID();
             int number = tx.nextval(Sequences.JOB_NUMBER).intValue();
-            tx.insertInto(JOB).set(JOB.ID, id).set(JOB.NUMBER, number).set(JOB.TITLE, title).set(JOB.LAST_SEQ, 0L).execute();
+            tx.insertInto(JOB)
+                    .set(JOB.ID, id)
+                    .set(JOB.NUMBER, number)
+                    .set(JOB.TITLE, title)
+                    .set(JOB.LAST_SEQ, 0L)
+                    .execute();
             append(tx, id, who, "Opened the job", null, asChanges(fields));
             return job(tx, tx.selectFrom(JOB).where(JOB.ID.eq(id)).fetchSingle());
         });
@@ -91,26 +110,58 @@ public class Jobs {
     }
 
     private static Optional<String> value(DSLContext tx, UUID job, String field) {
-        return tx.select(JOB_FIELD.VALUE).from(JOB_FIELD).where(JOB_FIELD.JOB_ID.eq(job), JOB_FIELD.FIELD.eq(field)).fetchOptional(JOB_FIELD.VALUE);
+        return tx.select(JOB_FIELD.VALUE)
+                .from(JOB_FIELD)
+                .where(JOB_FIELD.JOB_ID.eq(job), JOB_FIELD.FIELD.eq(field))
+                .fetchOptional(JOB_FIELD.VALUE);
     }
 
     /** The log knows of fields that were taken away too. A person's own earlier change is nothing to be warned of. */
-    private static void refuseStale(DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen, String who) {
-        tx.select(JOB_LOG.WHO, JOB_LOG.AT).from(JOB_LOG).join(JOB_LOG_FIELD).on(JOB_LOG.JOB_ID.eq(JOB_LOG_FIELD.JOB_ID), JOB_LOG.SEQ.eq(JOB_LOG_FIELD.SEQ))
-            .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen), JOB_LOG.WHO.ne(who)).orderBy(JOB_LOG.SEQ.desc()).limit(1)
-            .fetchOptional().ifPresent(later -> {
-                throw new StaleEdit(field, mine.orElse("nothing"), now.orElse("nothing"), later.value1(), later.value2().toInstant());
-            });
+    private static void refuseStale(
+            DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen, String who) {
+        tx.select(JOB_LOG.WHO, JOB_LOG.AT)
+                .from(JOB_LOG)
+                .join(JOB_LOG_FIELD)
+                .on(JOB_LOG.JOB_ID.eq(JOB_LOG_FIELD.JOB_ID), JOB_LOG.SEQ.eq(JOB_LOG_FIELD.SEQ))
+                .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen), JOB_LOG.WHO.ne(who))
+                .orderBy(JOB_LOG.SEQ.desc())
+                .limit(1)
+                .fetchOptional()
+                .ifPresent(later -> {
+                    throw new StaleEdit(
+                            field,
+                            mine.orElse("nothing"),
+                            now.orElse("nothing"),
+                            later.value1(),
+                            later.value2().toInstant());
+                });
     }
 
-    private long append(DSLContext tx, UUID job, String who, String what, Long undoOf, Map<String, Optional<String>> changes) {
-        long seq = tx.update(JOB).set(JOB.LAST_SEQ, JOB.LAST_SEQ.plus(1)).where(JOB.ID.eq(job)).returningResult(JOB.LAST_SEQ).fetchSingle().value1();
-        tx.insertInto(JOB_LOG).set(JOB_LOG.JOB_ID, job).set(JOB_LOG.SEQ, seq).set(JOB_LOG.AT, OffsetDateTime.now(clock)).set(JOB_LOG.WHO, who)
-            .set(JOB_LOG.WHAT, what).set(JOB_LOG.UNDO_OF, undoOf).execute();
+    private long append(
+            DSLContext tx, UUID job, String who, String what, Long undoOf, Map<String, Optional<String>> changes) {
+        long seq = tx.update(JOB)
+                .set(JOB.LAST_SEQ, JOB.LAST_SEQ.plus(1))
+                .where(JOB.ID.eq(job))
+                .returningResult(JOB.LAST_SEQ)
+                .fetchSingle()
+                .value1();
+        tx.insertInto(JOB_LOG)
+                .set(JOB_LOG.JOB_ID, job)
+                .set(JOB_LOG.SEQ, seq)
+                .set(JOB_LOG.AT, OffsetDateTime.now(clock))
+                .set(JOB_LOG.WHO, who)
+                .set(JOB_LOG.WHAT, what)
+                .set(JOB_LOG.UNDO_OF, undoOf)
+                .execute();
         changes.forEach((field, after) -> {
             Optional<String> before = value(tx, job, field);
-            tx.insertInto(JOB_LOG_FIELD).set(JOB_LOG_FIELD.JOB_ID, job).set(JOB_LOG_FIELD.SEQ, seq).set(JOB_LOG_FIELD.FIELD, field)
-                .set(JOB_LOG_FIELD.BEFORE, before.orElse(null)).set(JOB_LOG_FIELD.AFTER, after.orElse(null)).execute();
+            tx.insertInto(JOB_LOG_FIELD)
+                    .set(JOB_LOG_FIELD.JOB_ID, job)
+                    .set(JOB_LOG_FIELD.SEQ, seq)
+                    .set(JOB_LOG_FIELD.FIELD, field)
+                    .set(JOB_LOG_FIELD.BEFORE, before.orElse(null))
+                    .set(JOB_LOG_FIELD.AFTER, after.orElse(null))
+                    .execute();
             write(tx, job, field, after, seq);
         });
         return seq;
@@ -118,18 +169,30 @@ public class Jobs {
 
     private static void write(DSLContext tx, UUID job, String field, Optional<String> value, long seq) {
         if (value.isEmpty()) {
-            tx.deleteFrom(JOB_FIELD).where(JOB_FIELD.JOB_ID.eq(job), JOB_FIELD.FIELD.eq(field)).execute();
+            tx.deleteFrom(JOB_FIELD)
+                    .where(JOB_FIELD.JOB_ID.eq(job), JOB_FIELD.FIELD.eq(field))
+                    .execute();
             return;
         }
-        tx.insertInto(JOB_FIELD).set(JOB_FIELD.JOB_ID, job).set(JOB_FIELD.FIELD, field).set(JOB_FIELD.VALUE, value.get()).set(JOB_FIELD.CHANGED_SEQ, seq)
-            .onConflict(JOB_FIELD.JOB_ID, JOB_FIELD.FIELD).doUpdate().set(JOB_FIELD.VALUE, value.get()).set(JOB_FIELD.CHANGED_SEQ, seq).execute();
+        tx.insertInto(JOB_FIELD)
+                .set(JOB_FIELD.JOB_ID, job)
+                .set(JOB_FIELD.FIELD, field)
+                .set(JOB_FIELD.VALUE, value.get())
+                .set(JOB_FIELD.CHANGED_SEQ, seq)
+                .onConflict(JOB_FIELD.JOB_ID, JOB_FIELD.FIELD)
+                .doUpdate()
+                .set(JOB_FIELD.VALUE, value.get())
+                .set(JOB_FIELD.CHANGED_SEQ, seq)
+                .execute();
     }
 
     /** The change that {@link #undo} would take back: the last one that is no undo and was not undone. */
     public Optional<LogEntry> undoable(UUID job) {
         List<LogEntry> log = log(job);
         List<Long> undone = log.stream().flatMap(e -> e.undoOf().stream()).toList();
-        return log.stream().filter(e -> e.undoOf().isEmpty() && !undone.contains(e.seq()) && e.seq() > 1).findFirst();
+        return log.stream()
+                .filter(e -> e.undoOf().isEmpty() && !undone.contains(e.seq()) && e.seq() > 1)
+                .findFirst();
     }
 
     /**
@@ -155,17 +218,33 @@ public class Jobs {
     /** Newest first. */
     public List<LogEntry> log(UUID job) {
         Map<Long, List<LogEntry.Change>> changes = new LinkedHashMap<>();
-        db.selectFrom(JOB_LOG_FIELD).where(JOB_LOG_FIELD.JOB_ID.eq(job)).orderBy(JOB_LOG_FIELD.FIELD)
-            .forEach(r -> changes.computeIfAbsent(r.getSeq(), k -> new ArrayList<>()).add(new LogEntry.Change(r.getField(), Optional.ofNullable(r.getBefore()), Optional.ofNullable(r.getAfter()))));
-        return db.selectFrom(JOB_LOG).where(JOB_LOG.JOB_ID.eq(job)).orderBy(JOB_LOG.SEQ.desc())
-            .fetch(r -> new LogEntry(r.getSeq(), r.getAt().toInstant(), r.getWho(), r.getWhat(), Optional.ofNullable(r.getUndoOf()), changes.getOrDefault(r.getSeq(), List.of())));
+        db.selectFrom(JOB_LOG_FIELD)
+                .where(JOB_LOG_FIELD.JOB_ID.eq(job))
+                .orderBy(JOB_LOG_FIELD.FIELD)
+                .forEach(r -> changes.computeIfAbsent(r.getSeq(), k -> new ArrayList<>())
+                        .add(new LogEntry.Change(
+                                r.getField(), Optional.ofNullable(r.getBefore()), Optional.ofNullable(r.getAfter()))));
+        return db.selectFrom(JOB_LOG)
+                .where(JOB_LOG.JOB_ID.eq(job))
+                .orderBy(JOB_LOG.SEQ.desc())
+                .fetch(r -> new LogEntry(
+                        r.getSeq(),
+                        r.getAt().toInstant(),
+                        r.getWho(),
+                        r.getWhat(),
+                        Optional.ofNullable(r.getUndoOf()),
+                        changes.getOrDefault(r.getSeq(), List.of())));
     }
 
     /** Sheets that hold for this job alone, as JSON by sheet id. */
     public Map<String, String> ownSheets(UUID job) {
         Field<JSONB> body = JOB_SHEET.BODY;
         Map<String, String> sheets = new LinkedHashMap<>();
-        db.select(JOB_SHEET.SHEET_ID, body).from(JOB_SHEET).where(JOB_SHEET.JOB_ID.eq(job)).orderBy(JOB_SHEET.SHEET_ID).forEach(r -> sheets.put(r.value1(), r.value2().data()));
+        db.select(JOB_SHEET.SHEET_ID, body)
+                .from(JOB_SHEET)
+                .where(JOB_SHEET.JOB_ID.eq(job))
+                .orderBy(JOB_SHEET.SHEET_ID)
+                .forEach(r -> sheets.put(r.value1(), r.value2().data()));
         return sheets;
     }
 
@@ -176,20 +255,37 @@ public class Jobs {
      * @param sheets documents that hold for this job alone
      * @throws velvetbezel.sheet.InvalidInput if the workshop has this very job already
      */
-    public Job restore(UUID id, int number, String title, Map<String, String> fields, List<LogEntry> log, List<Document> sheets) {
+    public Job restore(
+            UUID id, int number, String title, Map<String, String> fields, List<LogEntry> log, List<Document> sheets) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
-            if (tx.fetchExists(JOB, JOB.ID.eq(id))) throw new InvalidInput("job.json: id", "This job is here already, as job %d. Nothing was changed."
-                .formatted(tx.select(JOB.NUMBER).from(JOB).where(JOB.ID.eq(id)).fetchSingle(JOB.NUMBER)));
+            if (tx.fetchExists(JOB, JOB.ID.eq(id)))
+                throw new InvalidInput(
+                        "job.json: id",
+                        "This job is here already, as job %d. Nothing was changed."
+                                .formatted(tx.select(JOB.NUMBER)
+                                        .from(JOB)
+                                        .where(JOB.ID.eq(id))
+                                        .fetchSingle(JOB.NUMBER)));
             boolean taken = tx.fetchExists(JOB, JOB.NUMBER.eq(number));
             int given = taken ? tx.nextval(Sequences.JOB_NUMBER).intValue() : number;
             if (!taken) keepSequenceAhead(tx, number);
             long last = log.stream().mapToLong(LogEntry::seq).max().orElse(0);
-            tx.insertInto(JOB).set(JOB.ID, id).set(JOB.NUMBER, given).set(JOB.TITLE, title).set(JOB.LAST_SEQ, last).execute();
+            tx.insertInto(JOB)
+                    .set(JOB.ID, id)
+                    .set(JOB.NUMBER, given)
+                    .set(JOB.TITLE, title)
+                    .set(JOB.LAST_SEQ, last)
+                    .execute();
             for (LogEntry e : log) restore(tx, id, e);
             fields.forEach((field, value) -> write(tx, id, field, Optional.of(value), lastChange(log, field)));
             for (Document d : sheets)
-                tx.insertInto(JOB_SHEET).set(JOB_SHEET.JOB_ID, id).set(JOB_SHEET.SHEET_ID, d.id()).set(JOB_SHEET.KIND, d.kind()).set(JOB_SHEET.BODY, JSONB.valueOf(d.body())).execute();
+                tx.insertInto(JOB_SHEET)
+                        .set(JOB_SHEET.JOB_ID, id)
+                        .set(JOB_SHEET.SHEET_ID, d.id())
+                        .set(JOB_SHEET.KIND, d.kind())
+                        .set(JOB_SHEET.BODY, JSONB.valueOf(d.body()))
+                        .execute();
             return job(tx, tx.selectFrom(JOB).where(JOB.ID.eq(id)).fetchSingle());
         });
     }
@@ -199,17 +295,34 @@ public class Jobs {
     }
 
     private static void restore(DSLContext tx, UUID id, LogEntry e) {
-        tx.insertInto(JOB_LOG).set(JOB_LOG.JOB_ID, id).set(JOB_LOG.SEQ, e.seq()).set(JOB_LOG.AT, e.at().atOffset(ZoneOffset.UTC)).set(JOB_LOG.WHO, e.who())
-            .set(JOB_LOG.WHAT, e.what()).set(JOB_LOG.UNDO_OF, e.undoOf().orElse(null)).execute();
+        tx.insertInto(JOB_LOG)
+                .set(JOB_LOG.JOB_ID, id)
+                .set(JOB_LOG.SEQ, e.seq())
+                .set(JOB_LOG.AT, e.at().atOffset(ZoneOffset.UTC))
+                .set(JOB_LOG.WHO, e.who())
+                .set(JOB_LOG.WHAT, e.what())
+                .set(JOB_LOG.UNDO_OF, e.undoOf().orElse(null))
+                .execute();
         for (LogEntry.Change c : e.changes())
-            tx.insertInto(JOB_LOG_FIELD).set(JOB_LOG_FIELD.JOB_ID, id).set(JOB_LOG_FIELD.SEQ, e.seq()).set(JOB_LOG_FIELD.FIELD, c.field())
-                .set(JOB_LOG_FIELD.BEFORE, c.before().orElse(null)).set(JOB_LOG_FIELD.AFTER, c.after().orElse(null)).execute();
+            tx.insertInto(JOB_LOG_FIELD)
+                    .set(JOB_LOG_FIELD.JOB_ID, id)
+                    .set(JOB_LOG_FIELD.SEQ, e.seq())
+                    .set(JOB_LOG_FIELD.FIELD, c.field())
+                    .set(JOB_LOG_FIELD.BEFORE, c.before().orElse(null))
+                    .set(JOB_LOG_FIELD.AFTER, c.after().orElse(null))
+                    .execute();
     }
 
     private static long lastChange(List<LogEntry> log, String field) {
-        return log.stream().filter(e -> e.changes().stream().anyMatch(c -> c.field().equals(field))).mapToLong(LogEntry::seq).max().orElse(0);
+        return log.stream()
+                .filter(e -> e.changes().stream().anyMatch(c -> c.field().equals(field)))
+                .mapToLong(LogEntry::seq)
+                .max()
+                .orElse(0);
     }
 
     /** Whether anything is stored yet. */
-    public boolean empty() { return db.fetchCount(DSL.selectOne().from(JOB).limit(1)) == 0; }
+    public boolean empty() {
+        return db.fetchCount(DSL.selectOne().from(JOB).limit(1)) == 0;
+    }
 }

@@ -11,8 +11,12 @@ import velvetbezel.sheet.InvalidInput;
 
 /** JSON text to trees of maps, lists, texts and numbers, and back. A field given twice is an error. */
 public final class Json {
-    private static final JsonMapper STRICT = JsonMapper.builder(JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
-        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final JsonMapper STRICT = JsonMapper.builder(JsonFactory.builder()
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .build();
 
     private Json() {}
 
@@ -27,8 +31,12 @@ public final class Json {
         }
     }
 
-    public static String write(Object tree) { return STRICT.writeValueAsString(tree); }
+    public static String write(Object tree) {
+        return STRICT.writeValueAsString(tree);
+    }
 
     /** Same content, whatever the order of fields and the white space. */
-    public static boolean same(String a, String b) { return STRICT.readTree(a).equals(STRICT.readTree(b)); }
+    public static boolean same(String a, String b) {
+        return STRICT.readTree(a).equals(STRICT.readTree(b));
+    }
 }

@@ -25,8 +25,8 @@ import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.worksheet.Tables;
 import velvetbezel.store.rows.tables.records.ListingRecord;
+import velvetbezel.worksheet.Tables;
 
 /** The sheets of the workshop. Documents are read once per revision and kept. */
 public class Library {
@@ -34,6 +34,7 @@ public class Library {
     public static final String CATALOGUE = "functions";
     /** Id of the workshop's own tables. */
     public static final String TABLES = "tables";
+
     private final DSLContext db;
     private final Map<String, Read> known = new ConcurrentHashMap<>();
 
@@ -42,19 +43,28 @@ public class Library {
     /** One line of a list. */
     public record Entry(String id, String kind, String name, int revision) {}
 
-    public Library(DSLContext db) { this.db = db; }
+    public Library(DSLContext db) {
+        this.db = db;
+    }
 
     public List<Entry> entries(String kind) {
-        return db.select(SHEET.ID, SHEET.KIND, SHEET.NAME, SHEET.REVISION).from(SHEET).where(SHEET.KIND.eq(kind)).orderBy(SHEET.NAME)
-            .fetch(r -> new Entry(r.value1(), r.value2(), r.value3(), r.value4()));
+        return db.select(SHEET.ID, SHEET.KIND, SHEET.NAME, SHEET.REVISION)
+                .from(SHEET)
+                .where(SHEET.KIND.eq(kind))
+                .orderBy(SHEET.NAME)
+                .fetch(r -> new Entry(r.value1(), r.value2(), r.value3(), r.value4()));
     }
 
     public Optional<Document> find(String id) {
-        Integer revision = db.select(SHEET.REVISION).from(SHEET).where(SHEET.ID.eq(id)).fetchOne(SHEET.REVISION);
+        Integer revision =
+                db.select(SHEET.REVISION).from(SHEET).where(SHEET.ID.eq(id)).fetchOne(SHEET.REVISION);
         if (revision == null) return Optional.empty();
         Read read = known.get(id);
         if (read != null && read.revision == revision) return Optional.of(read.document);
-        Record3<String, Integer, JSONB> row = db.select(SHEET.ID, SHEET.REVISION, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(id)).fetchOne();
+        Record3<String, Integer, JSONB> row = db.select(SHEET.ID, SHEET.REVISION, SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.ID.eq(id))
+                .fetchOne();
         if (row == null) return Optional.empty();
         Document document = Document.read(row.value3().data());
         known.put(id, new Read(row.value2(), document));
@@ -63,57 +73,112 @@ public class Library {
 
     /** Revisions of all sheets together: changes whenever any sheet does. */
     public String revision() {
-        return db.select(DSL.sum(SHEET.REVISION), DSL.count()).from(SHEET).fetchSingle(r -> r.value1() + "/" + r.value2());
+        return db.select(DSL.sum(SHEET.REVISION), DSL.count())
+                .from(SHEET)
+                .fetchSingle(r -> r.value1() + "/" + r.value2());
     }
 
-    public List<Sheet.Radio> radios() { return all("radio", Sheet.Radio.class); }
+    public List<Sheet.Radio> radios() {
+        return all("radio", Sheet.Radio.class);
+    }
 
-    public List<Sheet.Part> parts() { return all("part", Sheet.Part.class); }
+    public List<Sheet.Part> parts() {
+        return all("part", Sheet.Part.class);
+    }
 
     /**
      * Parts that could go into a car: made for it, or made for no car in particular with a plug that is on it, or with
      * no plug but those that are on it and on the radios; what fills an opening fills this one.
      */
     public List<Sheet.Part> candidates(Sheet.Vehicle vehicle, List<Sheet.Radio> radios) {
-        return candidateIds(vehicle, radios).stream().flatMap(id -> find(id).stream()).flatMap(d -> d.sheet().stream()).map(Sheet.Part.class::cast).toList();
+        return candidateIds(vehicle, radios).stream()
+                .flatMap(id -> find(id).stream())
+                .flatMap(d -> d.sheet().stream())
+                .map(Sheet.Part.class::cast)
+                .toList();
     }
 
     List<String> candidateIds(Sheet.Vehicle vehicle, List<Sheet.Radio> radios) {
         String[] car = families(Stream.of(vehicle.car()));
-        String[] all = families(Stream.concat(Stream.of(vehicle.car(), vehicle.radio()), radios.stream().map(Sheet.Radio::device)));
-        return db.fetch("""
+        String[] all = families(Stream.concat(
+                Stream.of(vehicle.car(), vehicle.radio()), radios.stream().map(Sheet.Radio::device)));
+        return db.fetch(
+                        """
             select id from listing where kind = 'part' and buildable and fits @> array[cast(? as text)]
             union select id from listing where kind = 'part' and buildable and fits = '{}' and opening in ('', ?) and (families && cast(? as text[]) or families <@ cast(? as text[]))
-            order by id""", vehicle.id(), vehicle.opening().label(), car, all).map(r -> r.get(0, String.class));
+            order by id""",
+                        vehicle.id(),
+                        vehicle.opening().label(),
+                        car,
+                        all)
+                .map(r -> r.get(0, String.class));
     }
 
-    private static String[] families(Stream<Device> devices) { return devices.flatMap(d -> d.plugs().stream()).map(Plug::family).distinct().toArray(String[]::new); }
+    private static String[] families(Stream<Device> devices) {
+        return devices.flatMap(d -> d.plugs().stream())
+                .map(Plug::family)
+                .distinct()
+                .toArray(String[]::new);
+    }
 
     /** Every vehicle sheet of one model, whatever its trim and generation. */
     public List<Sheet.Vehicle> model(String make, String model) {
-        return db.select(SHEET.ID).from(SHEET).where(SHEET.KIND.eq("vehicle"), DSL.field("body->>'make'", String.class).eq(make), DSL.field("body->>'model'", String.class).eq(model)).orderBy(SHEET.ID)
-            .fetch(SHEET.ID).stream().flatMap(id -> find(id).stream()).flatMap(d -> d.sheet().stream()).map(Sheet.Vehicle.class::cast).toList();
+        return db
+                .select(SHEET.ID)
+                .from(SHEET)
+                .where(
+                        SHEET.KIND.eq("vehicle"),
+                        DSL.field("body->>'make'", String.class).eq(make),
+                        DSL.field("body->>'model'", String.class).eq(model))
+                .orderBy(SHEET.ID)
+                .fetch(SHEET.ID)
+                .stream()
+                .flatMap(id -> find(id).stream())
+                .flatMap(d -> d.sheet().stream())
+                .map(Sheet.Vehicle.class::cast)
+                .toList();
     }
 
-    private <T extends Sheet> List<T> all(String kind, Class<T> type) { return entries(kind).stream().flatMap(e -> document(e).stream()).flatMap(d -> d.sheet().stream()).map(type::cast).toList(); }
+    private <T extends Sheet> List<T> all(String kind, Class<T> type) {
+        return entries(kind).stream()
+                .flatMap(e -> document(e).stream())
+                .flatMap(d -> d.sheet().stream())
+                .map(type::cast)
+                .toList();
+    }
 
     private Optional<Document> document(Entry e) {
         Read read = known.get(e.id());
         return read != null && read.revision == e.revision() ? Optional.of(read.document) : find(e.id());
     }
 
-    /** Names the state of all that a car's kits rest on: itself, the radios, the parts that could go into it, and the catalogue. */
+    /**
+     * Names the state of all that a car's kits rest on: itself, the radios, the parts that could go into it, and the
+     * catalogue.
+     */
     public String stamp(Sheet.Vehicle vehicle) {
         List<String> ids = new ArrayList<>(candidateIds(vehicle, radios()));
         ids.addAll(List.of(vehicle.id(), CATALOGUE));
-        return db.select(SHEET.ID, SHEET.REVISION).from(SHEET).where(SHEET.ID.in(ids).or(SHEET.KIND.eq("radio"))).orderBy(SHEET.ID).fetch(r -> r.value1() + " " + r.value2()).toString();
+        return db.select(SHEET.ID, SHEET.REVISION)
+                .from(SHEET)
+                .where(SHEET.ID.in(ids).or(SHEET.KIND.eq("radio")))
+                .orderBy(SHEET.ID)
+                .fetch(r -> r.value1() + " " + r.value2())
+                .toString();
     }
 
     /** The workshop's own tables, or those that ship with the program. */
-    public Tables tables() { return find(TABLES).flatMap(Document::tables).orElseGet(StandardTables::all); }
+    public Tables tables() {
+        return find(TABLES).flatMap(Document::tables).orElseGet(StandardTables::all);
+    }
 
     public Catalogue catalogue() {
-        return find(CATALOGUE).flatMap(Document::catalogue).orElseThrow(() -> new InvalidInput("functions", "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
+        return find(CATALOGUE)
+                .flatMap(Document::catalogue)
+                .orElseThrow(
+                        () -> new InvalidInput(
+                                "functions",
+                                "There is no catalogue of functions yet. Import one (demo/functions.json) at Vehicles, Import."));
     }
 
     /** A change of a sheet as it stood before. @param revision the one it made way for */
@@ -121,63 +186,117 @@ public class Library {
 
     /** Puts a new body in place and keeps the old one. */
     private static void replace(DSLContext tx, Document d, String who, String what) {
-        tx.insertInto(SHEET_HISTORY, SHEET_HISTORY.SHEET_ID, SHEET_HISTORY.REVISION, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT, SHEET_HISTORY.BODY)
-            .select(DSL.select(SHEET.ID, SHEET.REVISION, DSL.val(who), DSL.val(what), SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id()))).execute();
-        tx.update(SHEET).set(SHEET.NAME, d.name()).set(SHEET.REVISION, SHEET.REVISION.plus(1)).set(SHEET.BODY, JSONB.valueOf(d.body())).where(SHEET.ID.eq(d.id())).execute();
+        tx.insertInto(
+                        SHEET_HISTORY,
+                        SHEET_HISTORY.SHEET_ID,
+                        SHEET_HISTORY.REVISION,
+                        SHEET_HISTORY.WHO,
+                        SHEET_HISTORY.WHAT,
+                        SHEET_HISTORY.BODY)
+                .select(DSL.select(SHEET.ID, SHEET.REVISION, DSL.val(who), DSL.val(what), SHEET.BODY)
+                        .from(SHEET)
+                        .where(SHEET.ID.eq(d.id())))
+                .execute();
+        tx.update(SHEET)
+                .set(SHEET.NAME, d.name())
+                .set(SHEET.REVISION, SHEET.REVISION.plus(1))
+                .set(SHEET.BODY, JSONB.valueOf(d.body()))
+                .where(SHEET.ID.eq(d.id()))
+                .execute();
         d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
     }
 
     /** Revision that edits are made against. */
-    public int revision(String id) { return db.select(SHEET.REVISION).from(SHEET).where(SHEET.ID.eq(id)).fetchOptional(SHEET.REVISION).orElse(0); }
+    public int revision(String id) {
+        return db.select(SHEET.REVISION)
+                .from(SHEET)
+                .where(SHEET.ID.eq(id))
+                .fetchOptional(SHEET.REVISION)
+                .orElse(0);
+    }
 
     /**
      * Changes a sheet in place.
      *
      * @param seen   the revision the person was looking at
      * @param change makes a changed copy of the sheet's tree
-     * @throws InvalidInput if the sheet changed meanwhile, or what comes of it is no good sheet; nothing is written then
+     * @throws InvalidInput if the sheet changed meanwhile, or what comes of it is no good sheet; nothing is written
+     *     then
      */
     public void change(String id, String who, String what, int seen, UnaryOperator<Object> change) {
         db.transaction(t -> {
-            var row = t.dsl().select(SHEET.REVISION, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(id)).forUpdate().fetchOptional()
-                .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here."));
-            if (row.value1() != seen) throw new InvalidInput(id, "Somebody changed this sheet meanwhile (see its history). Look at it as it is now, and make your change again.");
-            Document changed = Document.read(Json.write(change.apply(Json.parse(row.value2().data()))));
-            if (!changed.id().equals(id)) throw new InvalidInput("id", "A sheet keeps its id; duplicate it to make another.");
+            var row = t.dsl()
+                    .select(SHEET.REVISION, SHEET.BODY)
+                    .from(SHEET)
+                    .where(SHEET.ID.eq(id))
+                    .forUpdate()
+                    .fetchOptional()
+                    .orElseThrow(() -> new InvalidInput(id, "There is no sheet of this name here."));
+            if (row.value1() != seen)
+                throw new InvalidInput(
+                        id,
+                        "Somebody changed this sheet meanwhile (see its history). Look at it as it is now, and make your change again.");
+            Document changed = Document.read(
+                    Json.write(change.apply(Json.parse(row.value2().data()))));
+            if (!changed.id().equals(id))
+                throw new InvalidInput("id", "A sheet keeps its id; duplicate it to make another.");
             if (!Json.same(row.value2().data(), changed.body())) replace(t.dsl(), changed, who, what);
         });
     }
 
     /** Newest first. */
     public List<Past> history(String id) {
-        return db.select(SHEET_HISTORY.REVISION, SHEET_HISTORY.AT, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT).from(SHEET_HISTORY).where(SHEET_HISTORY.SHEET_ID.eq(id)).orderBy(SHEET_HISTORY.REVISION.desc())
-            .fetch(r -> new Past(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
+        return db.select(SHEET_HISTORY.REVISION, SHEET_HISTORY.AT, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT)
+                .from(SHEET_HISTORY)
+                .where(SHEET_HISTORY.SHEET_ID.eq(id))
+                .orderBy(SHEET_HISTORY.REVISION.desc())
+                .fetch(r -> new Past(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
     }
 
     /** Brings back what a sheet was before a change, as a change of its own. */
     public void bringBack(String id, String who, int seen, int revision) {
-        String body = db.select(SHEET_HISTORY.BODY).from(SHEET_HISTORY).where(SHEET_HISTORY.SHEET_ID.eq(id), SHEET_HISTORY.REVISION.eq(revision)).fetchOptional(SHEET_HISTORY.BODY).map(JSONB::data)
-            .orElseThrow(() -> new InvalidInput(id, "There is no revision %d of this sheet.".formatted(revision)));
+        String body = db.select(SHEET_HISTORY.BODY)
+                .from(SHEET_HISTORY)
+                .where(SHEET_HISTORY.SHEET_ID.eq(id), SHEET_HISTORY.REVISION.eq(revision))
+                .fetchOptional(SHEET_HISTORY.BODY)
+                .map(JSONB::data)
+                .orElseThrow(() -> new InvalidInput(id, "There is no revision %d of this sheet.".formatted(revision)));
         change(id, who, "Brought back revision " + revision, seen, tree -> Json.parse(body));
     }
 
     /** Every sheet of a kind as one ZIP, each in a file of its id. */
     public byte[] zip(String kind) {
         Map<String, String> texts = new LinkedHashMap<>();
-        db.select(SHEET.ID, SHEET.BODY).from(SHEET).where(SHEET.KIND.eq(kind)).orderBy(SHEET.ID).forEach(r -> texts.put(r.value1() + ".json", Json.write(Json.parse(r.value2().data()))));
+        db.select(SHEET.ID, SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.KIND.eq(kind))
+                .orderBy(SHEET.ID)
+                .forEach(r -> texts.put(
+                        r.value1() + ".json", Json.write(Json.parse(r.value2().data()))));
         return Zip.write(texts);
     }
 
     /** Writes every part, known by its sheet or only by a list, as CSV. */
     public void writeParts(Writer to) {
         db.transaction(t -> {
-            try (var cursor = t.dsl().selectFrom(LISTING).where(LISTING.KIND.eq("part")).orderBy(LISTING.ID).fetchSize(2000).fetchLazy()) {
+            try (var cursor = t.dsl()
+                    .selectFrom(LISTING)
+                    .where(LISTING.KIND.eq("part"))
+                    .orderBy(LISTING.ID)
+                    .fetchSize(2000)
+                    .fetchLazy()) {
                 PartsCsv.write(to, () -> new Iterator<>() {
                     private final Iterator<ListingRecord> rows = cursor.iterator();
 
-                    @Override public boolean hasNext() { return rows.hasNext(); }
+                    @Override
+                    public boolean hasNext() {
+                        return rows.hasNext();
+                    }
 
-                    @Override public Listing next() { return Shelves.listing(rows.next()); }
+                    @Override
+                    public Listing next() {
+                        return Shelves.listing(rows.next());
+                    }
                 });
             }
         });
@@ -199,7 +318,9 @@ public class Library {
         texts.forEach((file, text) -> {
             try {
                 Document document = Document.read(text);
-                if (documents.values().stream().anyMatch(d -> d.id().equals(document.id()))) faults.add(new Fault(file, "id \"%s\" comes twice in this import; keep one.".formatted(document.id())));
+                if (documents.values().stream().anyMatch(d -> d.id().equals(document.id())))
+                    faults.add(new Fault(
+                            file, "id \"%s\" comes twice in this import; keep one.".formatted(document.id())));
                 documents.put(file, document);
             } catch (InvalidInput e) {
                 e.faults().forEach(f -> faults.add(new Fault(file + ": " + f.field(), f.message())));
@@ -212,13 +333,26 @@ public class Library {
     private static Imported store(DSLContext tx, Iterable<Document> documents, String who) {
         Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         for (Document d : documents) {
-            var before = tx.select(SHEET.KIND, SHEET.BODY).from(SHEET).where(SHEET.ID.eq(d.id())).forUpdate().fetchOne();
+            var before = tx.select(SHEET.KIND, SHEET.BODY)
+                    .from(SHEET)
+                    .where(SHEET.ID.eq(d.id()))
+                    .forUpdate()
+                    .fetchOne();
             if (before == null) {
-                tx.insertInto(SHEET).set(SHEET.ID, d.id()).set(SHEET.KIND, d.kind()).set(SHEET.NAME, d.name()).set(SHEET.REVISION, 1).set(SHEET.BODY, JSONB.valueOf(d.body())).execute();
+                tx.insertInto(SHEET)
+                        .set(SHEET.ID, d.id())
+                        .set(SHEET.KIND, d.kind())
+                        .set(SHEET.NAME, d.name())
+                        .set(SHEET.REVISION, 1)
+                        .set(SHEET.BODY, JSONB.valueOf(d.body()))
+                        .execute();
                 d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
                 imported.added.add(d.name());
             } else if (!before.value1().equals(d.kind())) {
-                throw new InvalidInput(d.id(), "is a %s in the library and a %s in this import; give one of them another id.".formatted(before.value1(), d.kind()));
+                throw new InvalidInput(
+                        d.id(),
+                        "is a %s in the library and a %s in this import; give one of them another id."
+                                .formatted(before.value1(), d.kind()));
             } else if (Json.same(before.value2().data(), d.body())) {
                 imported.unchanged.add(d.name());
             } else {

@@ -5,8 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Lead;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
@@ -23,8 +23,20 @@ import velvetbezel.sheet.Sheet;
  * @param fits     vehicles it is made for; empty where its plugs and opening decide
  * @param buildable whether its positions are known, so that it can go into an installation
  */
-public record Listing(String id, String kind, String name, String maker, String type, List<String> families, String opening, List<String> carries,
-                      Optional<Long> priceCents, Optional<Integer> stock, Optional<Integer> days, boolean buildable, List<String> fits) {
+public record Listing(
+        String id,
+        String kind,
+        String name,
+        String maker,
+        String type,
+        List<String> families,
+        String opening,
+        List<String> carries,
+        Optional<Long> priceCents,
+        Optional<Integer> stock,
+        Optional<Integer> days,
+        boolean buildable,
+        List<String> fits) {
     public Listing {
         families = List.copyOf(families);
         carries = List.copyOf(carries);
@@ -33,22 +45,76 @@ public record Listing(String id, String kind, String name, String maker, String 
 
     static Listing of(Sheet sheet) {
         if (sheet instanceof Sheet.Vehicle v)
-            return new Listing(v.id(), "vehicle", v.name(), v.make(), v.amplified() ? "amplified" : "plain", families(v.car()), v.opening().label(), carries(v.car()), Optional.empty(), Optional.empty(), Optional.empty(), true, List.of());
-        String maker = sheet.name().contains(" ") ? sheet.name().substring(0, sheet.name().indexOf(' ')) : sheet.name();
+            return new Listing(
+                    v.id(),
+                    "vehicle",
+                    v.name(),
+                    v.make(),
+                    v.amplified() ? "amplified" : "plain",
+                    families(v.car()),
+                    v.opening().label(),
+                    carries(v.car()),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    true,
+                    List.of());
+        String maker = sheet.name().contains(" ")
+                ? sheet.name().substring(0, sheet.name().indexOf(' '))
+                : sheet.name();
         if (sheet instanceof Sheet.Radio r)
-            return new Listing(r.id(), "radio", r.name(), maker, "", families(r.device()), r.size().label(), carries(r.device()), Optional.of(r.priceCents()), Optional.empty(), Optional.empty(), true, List.of());
+            return new Listing(
+                    r.id(),
+                    "radio",
+                    r.name(),
+                    maker,
+                    "",
+                    families(r.device()),
+                    r.size().label(),
+                    carries(r.device()),
+                    Optional.of(r.priceCents()),
+                    Optional.empty(),
+                    Optional.empty(),
+                    true,
+                    List.of());
         Sheet.Part p = (Sheet.Part) sheet;
-        return new Listing(p.id(), "part", p.name(), maker, p.kind().label(), p.device().map(Listing::families).orElse(List.of()), p.holds().map(h -> h.opening().label()).orElse(""),
-            p.device().map(Listing::carries).orElse(List.of()), Optional.of(p.priceCents()), Optional.empty(), Optional.empty(), true, p.vehicles());
+        return new Listing(
+                p.id(),
+                "part",
+                p.name(),
+                maker,
+                p.kind().label(),
+                p.device().map(Listing::families).orElse(List.of()),
+                p.holds().map(h -> h.opening().label()).orElse(""),
+                p.device().map(Listing::carries).orElse(List.of()),
+                Optional.of(p.priceCents()),
+                Optional.empty(),
+                Optional.empty(),
+                true,
+                p.vehicles());
     }
 
-    private static List<String> families(Device d) { return d.plugs().stream().map(Plug::family).distinct().toList(); }
+    private static List<String> families(Device d) {
+        return d.plugs().stream().map(Plug::family).distinct().toList();
+    }
 
     private static List<String> carries(Device d) {
-        return Stream.concat(d.leads().stream().map(Lead::role), d.plugs().stream().flatMap(p -> p.positions().stream()).map(Position::role).flatMap(Optional::stream))
-            .distinct().sorted().map(LeadRole::label).toList();
+        return Stream.concat(
+                        d.leads().stream().map(Lead::role),
+                        d.plugs().stream()
+                                .flatMap(p -> p.positions().stream())
+                                .map(Position::role)
+                                .flatMap(Optional::stream))
+                .distinct()
+                .sorted()
+                .map(LeadRole::label)
+                .toList();
     }
 
     /** What is searched; a blank stands before each word, the first included. */
-    String words() { return " " + String.join(" ", id, name, maker, type, opening, String.join(" ", families)).toLowerCase(Locale.ROOT); }
+    String words() {
+        return " "
+                + String.join(" ", id, name, maker, type, opening, String.join(" ", families))
+                        .toLowerCase(Locale.ROOT);
+    }
 }

@@ -20,6 +20,7 @@ public class Shelves {
     private static final int SHORT = 3;
     /** Beyond this many hits their number is not counted out. */
     public static final int COUNTED = 1000;
+
     private final DSLContext db;
 
     /**
@@ -27,7 +28,17 @@ public class Shelves {
      * @param most  highest price in hundredths; empty for any
      * @param page  0 for the first
      */
-    public record Query(String kind, String text, String type, String family, String opening, String carries, boolean inStock, boolean buildable, Optional<Long> most, int page) {}
+    public record Query(
+            String kind,
+            String text,
+            String type,
+            String family,
+            String opening,
+            String carries,
+            boolean inStock,
+            boolean buildable,
+            Optional<Long> most,
+            int page) {}
 
     /** @param total at most {@link #COUNTED} + 1 */
     public record Found(List<Listing> items, int total) {}
@@ -35,12 +46,21 @@ public class Shelves {
     /** Values the listings of a kind have, for choosing from. */
     public record Facets(List<String> types, List<String> families, List<String> openings) {}
 
-    public Shelves(DSLContext db) { this.db = db; }
+    public Shelves(DSLContext db) {
+        this.db = db;
+    }
 
     public Found find(Query q, int pageSize) {
         Condition wanted = condition(q);
-        List<Listing> items = db.selectFrom(LISTING).where(wanted).orderBy(LISTING.NAME, LISTING.ID).limit(pageSize).offset((long) q.page() * pageSize).fetch(Shelves::listing);
-        int total = items.size() < pageSize && q.page() == 0 ? items.size() : db.fetchCount(DSL.selectOne().from(LISTING).where(wanted).limit(COUNTED + 1));
+        List<Listing> items = db.selectFrom(LISTING)
+                .where(wanted)
+                .orderBy(LISTING.NAME, LISTING.ID)
+                .limit(pageSize)
+                .offset((long) q.page() * pageSize)
+                .fetch(Shelves::listing);
+        int total = items.size() < pageSize && q.page() == 0
+                ? items.size()
+                : db.fetchCount(DSL.selectOne().from(LISTING).where(wanted).limit(COUNTED + 1));
         return new Found(items, total);
     }
 
@@ -56,36 +76,83 @@ public class Shelves {
         return q.most().isPresent() ? wanted.and(LISTING.PRICE_CENTS.le(q.most().get())) : wanted;
     }
 
-    private static Condition has(Field<String[]> field, String value) { return field.contains(new String[] {value}); }
+    private static Condition has(Field<String[]> field, String value) {
+        return field.contains(new String[] {value});
+    }
 
-    private static String literal(String word) { return (word.length() < SHORT ? " " + word : word).replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_"); }
+    private static String literal(String word) {
+        return (word.length() < SHORT ? " " + word : word)
+                .replace("\\", "\\\\")
+                .replace("%", "\\%")
+                .replace("_", "\\_");
+    }
 
-    private static List<String> words(String text) { return Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+")).filter(w -> !w.isEmpty()).toList(); }
+    private static List<String> words(String text) {
+        return Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+"))
+                .filter(w -> !w.isEmpty())
+                .toList();
+    }
 
-    public Optional<Listing> listing(String id) { return db.selectFrom(LISTING).where(LISTING.ID.eq(id)).fetchOptional(Shelves::listing); }
+    public Optional<Listing> listing(String id) {
+        return db.selectFrom(LISTING).where(LISTING.ID.eq(id)).fetchOptional(Shelves::listing);
+    }
 
     /** What radios and parts cost and how many there are, of some sheets. */
-    public List<Listing> listings(Collection<String> ids) { return db.selectFrom(LISTING).where(LISTING.ID.in(ids)).fetch(Shelves::listing); }
+    public List<Listing> listings(Collection<String> ids) {
+        return db.selectFrom(LISTING).where(LISTING.ID.in(ids)).fetch(Shelves::listing);
+    }
 
     public Facets facets(String kind) {
-        List<String> families = db.fetch("select distinct f from (select unnest(families) f from listing where kind = ? and buildable) x order by f", kind).map(r -> r.get(0, String.class));
+        List<String> families = db.fetch(
+                        "select distinct f from (select unnest(families) f from listing where kind = ? and buildable) x order by f",
+                        kind)
+                .map(r -> r.get(0, String.class));
         return new Facets(values(LISTING.TYPE, kind), families, values(LISTING.OPENING, kind));
     }
 
     private List<String> values(Field<String> field, String kind) {
-        return db.selectDistinct(field).from(LISTING).where(LISTING.KIND.eq(kind), LISTING.BUILDABLE.isTrue(), field.ne("")).orderBy(field).fetch(field);
+        return db.selectDistinct(field)
+                .from(LISTING)
+                .where(LISTING.KIND.eq(kind), LISTING.BUILDABLE.isTrue(), field.ne(""))
+                .orderBy(field)
+                .fetch(field);
     }
 
     static Listing listing(ListingRecord r) {
-        return new Listing(r.getId(), r.getKind(), r.getName(), r.getMaker(), r.getType(), List.of(r.getFamilies()), r.getOpening(), List.of(r.getCarries()), Optional.ofNullable(r.getPriceCents()),
-            Optional.ofNullable(r.getStock()), Optional.ofNullable(r.getDays()), r.getBuildable(), List.of(r.getFits()));
+        return new Listing(
+                r.getId(),
+                r.getKind(),
+                r.getName(),
+                r.getMaker(),
+                r.getType(),
+                List.of(r.getFamilies()),
+                r.getOpening(),
+                List.of(r.getCarries()),
+                Optional.ofNullable(r.getPriceCents()),
+                Optional.ofNullable(r.getStock()),
+                Optional.ofNullable(r.getDays()),
+                r.getBuildable(),
+                List.of(r.getFits()));
     }
 
     /** Lists a sheet anew; stock and days to wait are not the sheet's and stay. */
     static void list(DSLContext tx, Listing l) {
-        tx.insertInto(LISTING).set(record(tx, l)).onConflict(LISTING.ID).doUpdate().set(LISTING.KIND, l.kind()).set(LISTING.NAME, l.name()).set(LISTING.MAKER, l.maker()).set(LISTING.TYPE, l.type())
-            .set(LISTING.FAMILIES, l.families().toArray(String[]::new)).set(LISTING.OPENING, l.opening()).set(LISTING.CARRIES, l.carries().toArray(String[]::new))
-            .set(LISTING.PRICE_CENTS, l.priceCents().orElse(null)).set(LISTING.BUILDABLE, true).set(LISTING.FITS, l.fits().toArray(String[]::new)).set(LISTING.WORDS, l.words()).execute();
+        tx.insertInto(LISTING)
+                .set(record(tx, l))
+                .onConflict(LISTING.ID)
+                .doUpdate()
+                .set(LISTING.KIND, l.kind())
+                .set(LISTING.NAME, l.name())
+                .set(LISTING.MAKER, l.maker())
+                .set(LISTING.TYPE, l.type())
+                .set(LISTING.FAMILIES, l.families().toArray(String[]::new))
+                .set(LISTING.OPENING, l.opening())
+                .set(LISTING.CARRIES, l.carries().toArray(String[]::new))
+                .set(LISTING.PRICE_CENTS, l.priceCents().orElse(null))
+                .set(LISTING.BUILDABLE, true)
+                .set(LISTING.FITS, l.fits().toArray(String[]::new))
+                .set(LISTING.WORDS, l.words())
+                .execute();
     }
 
     private static ListingRecord record(DSLContext tx, Listing l) {
@@ -109,7 +176,12 @@ public class Shelves {
 
     /** Lists sheets that were stored before there were shelves. */
     public void relist() {
-        db.select(SHEET.BODY).from(SHEET).leftAntiJoin(LISTING).on(LISTING.ID.eq(SHEET.ID)).where(SHEET.KIND.ne(Library.CATALOGUE)).fetch(SHEET.BODY)
-            .forEach(body -> Document.read(body.data()).sheet().ifPresent(s -> list(db, Listing.of(s))));
+        db.select(SHEET.BODY)
+                .from(SHEET)
+                .leftAntiJoin(LISTING)
+                .on(LISTING.ID.eq(SHEET.ID))
+                .where(SHEET.KIND.ne(Library.CATALOGUE))
+                .fetch(SHEET.BODY)
+                .forEach(body -> Document.read(body.data()).sheet().ifPresent(s -> list(db, Listing.of(s))));
     }
 }

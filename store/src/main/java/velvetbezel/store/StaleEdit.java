@@ -12,7 +12,8 @@ public class StaleEdit extends RuntimeException {
     private final transient Instant at;
 
     StaleEdit(String field, String mine, String theirs, String who, Instant at) {
-        super("%s was changed to \"%s\" by %s meanwhile; your \"%s\" was not saved.".formatted(field, theirs, who, mine));
+        super("%s was changed to \"%s\" by %s meanwhile; your \"%s\" was not saved."
+                .formatted(field, theirs, who, mine));
         this.field = field;
         this.mine = mine;
         this.theirs = theirs;
@@ -20,13 +21,23 @@ public class StaleEdit extends RuntimeException {
         this.at = at;
     }
 
-    public String field() { return field; }
+    public String field() {
+        return field;
+    }
 
-    public String mine() { return mine; }
+    public String mine() {
+        return mine;
+    }
 
-    public String theirs() { return theirs; }
+    public String theirs() {
+        return theirs;
+    }
 
-    public String who() { return who; }
+    public String who() {
+        return who;
+    }
 
-    public Instant at() { return at; }
+    public Instant at() {
+        return at;
+    }
 }

@@ -12,7 +12,9 @@ public final class StandardBlocks {
 
     private StandardBlocks() {}
 
-    public static Blocks all() { return BLOCKS; }
+    public static Blocks all() {
+        return BLOCKS;
+    }
 
     private static Blocks read() {
         try (InputStream in = StandardBlocks.class.getResourceAsStream("/velvetbezel/store/blocks.json")) {

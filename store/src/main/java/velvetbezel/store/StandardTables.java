@@ -13,9 +13,13 @@ public final class StandardTables {
 
     private StandardTables() {}
 
-    public static Tables all() { return TABLES; }
+    public static Tables all() {
+        return TABLES;
+    }
 
-    public static String text() { return TEXT; }
+    public static String text() {
+        return TEXT;
+    }
 
     private static String read() {
         try (InputStream in = StandardTables.class.getResourceAsStream("/velvetbezel/store/tables.json")) {

@@ -42,7 +42,8 @@ final class Zip {
      * @throws InvalidInput if it is no ZIP, cut short, too large, or names a place outside itself
      */
     static Map<String, String> read(byte[] bytes, String kind) {
-        if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K') throw new InvalidInput("archive", "is no ZIP file. Choose %s.".formatted(kind));
+        if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K')
+            throw new InvalidInput("archive", "is no ZIP file. Choose %s.".formatted(kind));
         Map<String, String> files = new LinkedHashMap<>();
         int total = 0;
         boolean complete = endsProperly(bytes);
@@ -52,18 +53,31 @@ final class Zip {
                 byte[] content = zip.readNBytes(MOST_BYTES - total + 1);
                 total += content.length;
                 if (total > MOST_BYTES || files.size() >= MOST_ENTRIES)
-                    throw new InvalidInput("archive", "is larger than %d MB or %d files unpacked; nothing was imported. Split it.".formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
-                if (outside(e.getName())) throw new InvalidInput(e.getName(), "names a place outside the archive; nothing was imported.");
-                if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null) throw new InvalidInput(e.getName(), "comes twice in the archive.");
+                    throw new InvalidInput(
+                            "archive",
+                            "is larger than %d MB or %d files unpacked; nothing was imported. Split it."
+                                    .formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
+                if (outside(e.getName()))
+                    throw new InvalidInput(e.getName(), "names a place outside the archive; nothing was imported.");
+                if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null)
+                    throw new InvalidInput(e.getName(), "comes twice in the archive.");
             }
         } catch (IOException e) {
             complete = false;
         }
-        if (!complete) throw new InvalidInput("archive", "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported.");
+        if (!complete)
+            throw new InvalidInput(
+                    "archive",
+                    "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported.");
         return files;
     }
 
-    private static boolean outside(String name) { return name.startsWith("/") || name.contains("\\") || name.contains(":") || Arrays.asList(name.split("/")).contains(".."); }
+    private static boolean outside(String name) {
+        return name.startsWith("/")
+                || name.contains("\\")
+                || name.contains(":")
+                || Arrays.asList(name.split("/")).contains("..");
+    }
 
     /** A whole ZIP ends with its directory, whose signature stands in the last 64 KiB. */
     private static boolean endsProperly(byte[] b) {

@@ -9,23 +9,23 @@ import java.io.Reader;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.stream.Stream;
-import java.util.ArrayList;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import velvetbezel.sheet.Opening;
 import velvetbezel.draft.Pinout;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Opening;
 
 /** Bringing in sheets and lists of parts: previewed, whole or not at all, cancelled without a trace. */
 class IntakeTest {
@@ -34,7 +34,8 @@ class IntakeTest {
     private Intakes intakes;
     private Shelves shelves;
 
-    @BeforeEach void fresh() throws Exception {
+    @BeforeEach
+    void fresh() throws Exception {
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
         intakes = new Intakes(db, library, Clock.systemUTC());
@@ -48,26 +49,49 @@ class IntakeTest {
         return id;
     }
 
-    private UUID read(String csv) { return read(new StringReader(csv)); }
+    private UUID read(String csv) {
+        return read(new StringReader(csv));
+    }
 
-    private Intakes.Intake now(UUID id) { return intakes.find(id).orElseThrow(); }
+    private Intakes.Intake now(UUID id) {
+        return intakes.find(id).orElseThrow();
+    }
 
-    private List<String> refused(UUID id) { return intakes.rows(id, "refused", 99).stream().map(r -> r.place() + ": " + r.note()).toList(); }
+    private List<String> refused(UUID id) {
+        return intakes.rows(id, "refused", 99).stream()
+                .map(r -> r.place() + ": " + r.note())
+                .toList();
+    }
 
-    @Test void previewSaysOfEachLineWhatBecomesOfItAndChangesNothing() {
-        UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\n" + "thornlea-iso-tails,,,,16.50,3,,,\n" + "quillmoor-plover-pocket,,,,%s,,,,\n".formatted(price("quillmoor-plover-pocket")));
+    @Test
+    void previewSaysOfEachLineWhatBecomesOfItAndChangesNothing() {
+        UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\n"
+                + "thornlea-iso-tails,,,,16.50,3,,,\n"
+                + "quillmoor-plover-pocket,,,,%s,,,,\n".formatted(price("quillmoor-plover-pocket")));
         assertEquals(Map.of("added", 1, "changed", 1, "unchanged", 1), intakes.counts(id));
-        assertEquals("not yet buildable: its positions are not known", intakes.rows(id, "added", 9).get(0).note());
-        assertEquals("price 9.90 → 16.50, stock not counted → 3", intakes.rows(id, "changed", 9).get(0).note());
+        assertEquals(
+                "not yet buildable: its positions are not known",
+                intakes.rows(id, "added", 9).get(0).note());
+        assertEquals(
+                "price 9.90 → 16.50, stock not counted → 3",
+                intakes.rows(id, "changed", 9).get(0).note());
         assertEquals(Intakes.State.READ, now(id).state());
         assertTrue(shelves.listing("kelfax-trim-7").isEmpty());
     }
 
-    private String price(String id) { return shelves.listing(id).flatMap(Listing::priceCents).map(c -> c / 100 + "." + c % 100).orElseThrow(); }
+    private String price(String id) {
+        return shelves.listing(id)
+                .flatMap(Listing::priceCents)
+                .map(c -> c / 100 + "." + c % 100)
+                .orElseThrow();
+    }
 
-    @Test void takingItInChangesPriceAndStockAndThePriceOfTheSheetWithThem() {
+    @Test
+    void takingItInChangesPriceAndStockAndThePriceOfTheSheetWithThem() {
         String revision = library.revision();
-        UUID id = read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\nthornlea-iso-tails,Another name,,,16.50,3,2,,\n");
+        UUID id = read(
+                HEADER
+                        + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\nthornlea-iso-tails,Another name,,,16.50,3,2,,\n");
         intakes.take(id);
         assertEquals(Intakes.State.TAKEN, now(id).state());
         Listing ring = shelves.listing("kelfax-trim-7").orElseThrow();
@@ -76,20 +100,33 @@ class IntakeTest {
         Listing tails = shelves.listing("thornlea-iso-tails").orElseThrow();
         assertEquals(Optional.of(3), tails.stock());
         assertTrue(tails.name().startsWith("Thornlea"), "a sheet's name outranks a list's");
-        assertEquals(1650, library.parts().stream().filter(p -> p.id().equals("thornlea-iso-tails")).findFirst().orElseThrow().priceCents());
+        assertEquals(
+                1650,
+                library.parts().stream()
+                        .filter(p -> p.id().equals("thornlea-iso-tails"))
+                        .findFirst()
+                        .orElseThrow()
+                        .priceCents());
         assertFalse(revision.equals(library.revision()), "kits are worked out anew");
         assertEquals(16, library.parts().size(), "a part without positions is in no kit");
     }
 
-    @Test void emptyCellLeavesWhatIsKnown() {
+    @Test
+    void emptyCellLeavesWhatIsKnown() {
         intakes.take(read(HEADER + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,5,,two-DIN\n"));
         intakes.take(read("stock,number\n0,kelfax-trim-7\n"));
         Listing ring = shelves.listing("kelfax-trim-7").orElseThrow();
-        assertEquals(List.of(Optional.of(490L), Optional.of(0), Optional.of(5)), List.of(ring.priceCents(), ring.stock(), ring.days()));
+        assertEquals(
+                List.of(Optional.of(490L), Optional.of(0), Optional.of(5)),
+                List.of(ring.priceCents(), ring.stock(), ring.days()));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            textBlock =
+                    """
         kelfax-7,Ring,Kelfax,dash kit,-4,1,,,            | line 2: price "-4" is no price; a number from 0 such as 12.50.
         kelfax-7,Ring,Kelfax,dash kit,4,1.5,,,           | line 2: stock "1.5" is no count; a whole number from 0 to 1000000.
         kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, pass-through harness, antenna adapter, control interface, data module, amplifier bypass, camera adapter, camera, microphone, USB adapter, aux adapter, GPS antenna, satellite adapter, rear screen adapter, access lead, ground-loop isolator.
@@ -108,27 +145,40 @@ class IntakeTest {
         assertTrue(shelves.listing("kelfax-8").isEmpty());
     }
 
-    @Test void sameNumberTwiceNamesBothLines() {
-        UUID id = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\nkelfax-7,Ring,Kelfax,dash kit,5,1,,,\n");
+    @Test
+    void sameNumberTwiceNamesBothLines() {
+        UUID id = read(
+                HEADER
+                        + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\nkelfax-7,Ring,Kelfax,dash kit,5,1,,,\n");
         assertEquals(List.of("line 4: number \"kelfax-7\" stands in line 2 too; keep one of them."), refused(id));
     }
 
-    @Test void wrongColumnQuoteNeverClosedAndEndlessLineStopTheReadingWithTheirLine() {
-        assertEquals("line 1: \"colour\" is no column; allowed: number, name, maker, kind, price, stock, days, plug, opening. line 1: has no column \"number\", which says which part a line is about.",
-            now(read("colour,price\nred,4\n")).note());
-        assertTrue(now(read(HEADER + "kelfax-7,\"Ring,Kelfax,dash kit,4,1,,,\n".repeat(1) + "x".repeat(100_000))).note().startsWith("line 2: cannot be read from here on:"));
+    @Test
+    void wrongColumnQuoteNeverClosedAndEndlessLineStopTheReadingWithTheirLine() {
+        assertEquals(
+                "line 1: \"colour\" is no column; allowed: number, name, maker, kind, price, stock, days, plug, opening. line 1: has no column \"number\", which says which part a line is about.",
+                now(read("colour,price\nred,4\n")).note());
+        assertTrue(now(read(HEADER + "kelfax-7,\"Ring,Kelfax,dash kit,4,1,,,\n".repeat(1) + "x".repeat(100_000)))
+                .note()
+                .startsWith("line 2: cannot be read from here on:"));
         UUID endless = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\n" + "y".repeat(10_000_000));
-        assertTrue(now(endless).note().startsWith("line 3: cannot be read from here on:"), now(endless).note());
+        assertTrue(
+                now(endless).note().startsWith("line 3: cannot be read from here on:"),
+                now(endless).note());
         assertEquals(Map.of(), intakes.counts(endless));
-        assertEquals("line 1: The list is empty; its first line names the columns, such as number,price,stock.", now(read("")).note());
+        assertEquals(
+                "line 1: The list is empty; its first line names the columns, such as number,price,stock.",
+                now(read("")).note());
     }
 
-    @Test void cancelledWhileItIsReadItLeavesNothingBehind() {
+    @Test
+    void cancelledWhileItIsReadItLeavesNothingBehind() {
         UUID id = intakes.open("parts list", "list.csv", "Ines", 100_000);
         Reader endless = new Reader() {
             private int lines;
 
-            @Override public int read(char[] into, int from, int length) {
+            @Override
+            public int read(char[] into, int from, int length) {
                 if (lines == 5000) assertTrue(intakes.cancel(id));
                 String line = lines == 0 ? HEADER : "kelfax-%d,Ring,Kelfax,dash kit,4,1,,,\n".formatted(lines);
                 lines++;
@@ -136,7 +186,8 @@ class IntakeTest {
                 return line.length();
             }
 
-            @Override public void close() {}
+            @Override
+            public void close() {}
         };
         intakes.readParts(id, endless);
         assertEquals(Intakes.State.CANCELLED, now(id).state());
@@ -144,7 +195,8 @@ class IntakeTest {
         assertTrue(shelves.listing("kelfax-1").isEmpty());
     }
 
-    @Test void cancelledAfterReadingItIsForgottenAndCannotBeTaken() {
+    @Test
+    void cancelledAfterReadingItIsForgottenAndCannotBeTaken() {
         UUID id = read(HEADER + "kelfax-7,Ring,Kelfax,dash kit,4,1,,,\n");
         assertTrue(intakes.cancel(id));
         intakes.take(id);
@@ -152,8 +204,10 @@ class IntakeTest {
         assertFalse(intakes.cancel(id));
     }
 
-    @Test void exportWipeAndImportComeOutEqual() throws Exception {
-        intakes.take(read(HEADER + "kelfax-7,\"Ring, \"\"wide\"\"\",Kelfax,dash kit,4.05,1,3,Bramblewick 16-way,two-DIN\n"));
+    @Test
+    void exportWipeAndImportComeOutEqual() throws Exception {
+        intakes.take(
+                read(HEADER + "kelfax-7,\"Ring, \"\"wide\"\"\",Kelfax,dash kit,4.05,1,3,Bramblewick 16-way,two-DIN\n"));
         StringWriter parts = new StringWriter();
         library.writeParts(parts);
         byte[] sheets = library.zip("part");
@@ -177,40 +231,107 @@ class IntakeTest {
     }
 
     /** A vehicle entered from its pinout and its amplified sister: exported, wiped, brought back, and equal. */
-    @Test void vehiclesFromPinoutsComeBackEqual() throws Exception {
+    @Test
+    void vehiclesFromPinoutsComeBackEqual() throws Exception {
         for (String system : List.of("", "line ")) {
             List<Pinout.Line> speakers = new ArrayList<>();
-            for (String corner : List.of("rr", "fr", "fl", "rl")) for (String half : List.of("+", "-")) speakers.add(new Pinout.Line(speakers.size() + 1, system + corner + half, "GN/BN", ""));
-            Pinout paper = new Pinout("corrick-tern" + (system.isEmpty() ? "" : "-amplified"), "Corrick Tern " + system, "Corrick", "Tern", "van " + system, 2007, 2011, Opening.ONE_DIN, false, List.of(), List.of(), false,
-                List.of(new Pinout.PlugLines("A", "ISO 10487 A", true, 8, List.of(new Pinout.Line(4, "acc", "VT/WH", ""), new Pinout.Line(5, "rem", "", ""), new Pinout.Line(7, "30", "RD", "16"), new Pinout.Line(8, "31", "BN", ""))),
-                    new Pinout.PlugLines("B", "ISO 10487 B", true, 8, speakers)));
-            if (system.isEmpty()) paper = new Pinout(paper.id(), paper.name(), paper.make(), paper.model(), paper.trim(), 2007, 2011, paper.opening(), false, List.of(), List.of(), false,
-                List.of(new Pinout.PlugLines("A", "ISO 10487 A", true, 8, paper.plugs().get(0).lines().stream().filter(l -> !l.role().equals("rem")).toList()), paper.plugs().get(1)));
-            library.take(Map.of("form", Json.write(paper.sheet(StandardBlocks.all(), Map.of("from", "printed", "by", "label")))), "Ines");
+            for (String corner : List.of("rr", "fr", "fl", "rl"))
+                for (String half : List.of("+", "-"))
+                    speakers.add(new Pinout.Line(speakers.size() + 1, system + corner + half, "GN/BN", ""));
+            Pinout paper = new Pinout(
+                    "corrick-tern" + (system.isEmpty() ? "" : "-amplified"),
+                    "Corrick Tern " + system,
+                    "Corrick",
+                    "Tern",
+                    "van " + system,
+                    2007,
+                    2011,
+                    Opening.ONE_DIN,
+                    false,
+                    List.of(),
+                    List.of(),
+                    false,
+                    List.of(
+                            new Pinout.PlugLines(
+                                    "A",
+                                    "ISO 10487 A",
+                                    true,
+                                    8,
+                                    List.of(
+                                            new Pinout.Line(4, "acc", "VT/WH", ""),
+                                            new Pinout.Line(5, "rem", "", ""),
+                                            new Pinout.Line(7, "30", "RD", "16"),
+                                            new Pinout.Line(8, "31", "BN", ""))),
+                            new Pinout.PlugLines("B", "ISO 10487 B", true, 8, speakers)));
+            if (system.isEmpty())
+                paper = new Pinout(
+                        paper.id(),
+                        paper.name(),
+                        paper.make(),
+                        paper.model(),
+                        paper.trim(),
+                        2007,
+                        2011,
+                        paper.opening(),
+                        false,
+                        List.of(),
+                        List.of(),
+                        false,
+                        List.of(
+                                new Pinout.PlugLines(
+                                        "A",
+                                        "ISO 10487 A",
+                                        true,
+                                        8,
+                                        paper.plugs().get(0).lines().stream()
+                                                .filter(l -> !l.role().equals("rem"))
+                                                .toList()),
+                                paper.plugs().get(1)));
+            library.take(
+                    Map.of(
+                            "form",
+                            Json.write(paper.sheet(StandardBlocks.all(), Map.of("from", "printed", "by", "label")))),
+                    "Ines");
         }
         byte[] vehicles = library.zip("vehicle");
-        List<String> before = Stream.of("corrick-tern", "corrick-tern-amplified").map(id -> library.find(id).orElseThrow().body()).toList();
+        List<String> before = Stream.of("corrick-tern", "corrick-tern-amplified")
+                .map(id -> library.find(id).orElseThrow().body())
+                .toList();
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
         intakes = new Intakes(db, library, Clock.systemUTC());
         UUID zip = intakes.open("sheets", "vehicles.zip", "Ines", 0);
         intakes.readSheets(zip, Intakes.unzip(vehicles));
         intakes.take(zip);
-        for (int i = 0; i < 2; i++) assertTrue(Json.same(before.get(i), library.find(i == 0 ? "corrick-tern" : "corrick-tern-amplified").orElseThrow().body()));
+        for (int i = 0; i < 2; i++)
+            assertTrue(Json.same(
+                    before.get(i),
+                    library.find(i == 0 ? "corrick-tern" : "corrick-tern-amplified")
+                            .orElseThrow()
+                            .body()));
     }
 
-    private List<Listing> everything() { return shelves.find(new Shelves.Query("part", "", "", "", "", "", false, false, Optional.empty(), 0), 500).items(); }
+    private List<Listing> everything() {
+        return shelves.find(new Shelves.Query("part", "", "", "", "", "", false, false, Optional.empty(), 0), 500)
+                .items();
+    }
 
-    @Test void zipWithAPathOutsideIsRefusedAndSoIsABomb() {
-        assertTrue(fault(() -> Intakes.unzip(Zip.write(Map.of("../evil.json", "{}")))).contains("names a place outside the archive"));
+    @Test
+    void zipWithAPathOutsideIsRefusedAndSoIsABomb() {
+        assertTrue(fault(() -> Intakes.unzip(Zip.write(Map.of("../evil.json", "{}"))))
+                .contains("names a place outside the archive"));
         byte[] bomb = Zip.write(Map.of("a.json", " ".repeat(30_000_000)));
         assertTrue(bomb.length < 100_000);
         assertTrue(fault(() -> Intakes.unzip(bomb)).contains("is larger than 20 MB or 500 files unpacked"));
     }
 
-    private static String fault(Runnable run) { return org.junit.jupiter.api.Assertions.assertThrows(InvalidInput.class, run::run).getMessage(); }
+    private static String fault(Runnable run) {
+        return org.junit.jupiter.api.Assertions.assertThrows(InvalidInput.class, run::run)
+                .getMessage();
+    }
 
-    @Test void sheetsArePreviewedWithEveryFaultAndTakenWhole() throws IOException {
+    @Test
+    void sheetsArePreviewedWithEveryFaultAndTakenWhole() throws IOException {
         Map<String, String> texts = new LinkedHashMap<>();
         texts.put("a.json", StoreTest.demo().get("ondel-47.json").replace("389.0", "399.0"));
         texts.put("b.json", StoreTest.demo().get("pebblefen-p2.json"));
@@ -218,13 +339,23 @@ class IntakeTest {
         UUID id = intakes.open("sheets", "three sheets", "Ines", 3);
         intakes.readSheets(id, texts);
         assertEquals(Map.of("changed", 1, "unchanged", 1, "refused", 1), intakes.counts(id));
-        assertEquals("price: 389.0 → 399.0", intakes.rows(id, "changed", 9).get(0).note());
-        assertEquals(List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."), refused(id));
+        assertEquals(
+                "price: 389.0 → 399.0", intakes.rows(id, "changed", 9).get(0).note());
+        assertEquals(
+                List.of("c.json: size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."),
+                refused(id));
         intakes.take(id);
-        assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+        assertEquals(
+                38900,
+                library.radios().stream()
+                        .filter(r -> r.id().equals("ondel-47"))
+                        .findFirst()
+                        .orElseThrow()
+                        .priceCents());
     }
 
-    @Test void runThatEndedIsToldAndNobodyWaitsForIt() {
+    @Test
+    void runThatEndedIsToldAndNobodyWaitsForIt() {
         UUID id = intakes.open("parts list", "list.csv", "Ines", 5);
         intakes.endOrphans();
         assertEquals(Intakes.State.FAILED, now(id).state());
@@ -233,31 +364,52 @@ class IntakeTest {
     // --- shelves
 
     private List<String> find(String text, String family, boolean buildable) {
-        return shelves.find(new Shelves.Query("part", text, "", family, "", "", false, buildable, Optional.empty(), 0), 50).items().stream().map(Listing::id).toList();
+        return shelves
+                .find(new Shelves.Query("part", text, "", family, "", "", false, buildable, Optional.empty(), 0), 50)
+                .items()
+                .stream()
+                .map(Listing::id)
+                .toList();
     }
 
-    @Test void everyWordMustOccurInAnyOrderAndWildcardsAreLetters() {
+    @Test
+    void everyWordMustOccurInAnyOrderAndWildcardsAreLetters() {
         assertEquals(List.of("thornlea-plover-amplified"), find("amplified plover", "", false));
         assertEquals(List.of(), find("100%", "", false));
         assertEquals(List.of(), find("_", "", false));
     }
 
-    @Test void familiesRolesAndPricesFilter() {
-        assertTrue(find("", "Bramblewick 16-way", true).containsAll(List.of("thornlea-plover-plain", "thornlea-plover-amplified", "ashdyke-plover-module")));
-        Shelves.Query makesAccessory = new Shelves.Query("part", "", "data module", "", "", "accessory", false, false, Optional.of(10_000L), 0);
-        assertEquals(List.of("ashdyke-bus-power"), shelves.find(makesAccessory, 50).items().stream().map(Listing::id).toList());
-        assertEquals(List.of("antenna adapter", "control interface", "dash kit", "data module", "vehicle harness adapter"), shelves.facets("part").types());
+    @Test
+    void familiesRolesAndPricesFilter() {
+        assertTrue(find("", "Bramblewick 16-way", true)
+                .containsAll(List.of("thornlea-plover-plain", "thornlea-plover-amplified", "ashdyke-plover-module")));
+        Shelves.Query makesAccessory = new Shelves.Query(
+                "part", "", "data module", "", "", "accessory", false, false, Optional.of(10_000L), 0);
+        assertEquals(
+                List.of("ashdyke-bus-power"),
+                shelves.find(makesAccessory, 50).items().stream()
+                        .map(Listing::id)
+                        .toList());
+        assertEquals(
+                List.of("antenna adapter", "control interface", "dash kit", "data module", "vehicle harness adapter"),
+                shelves.facets("part").types());
     }
 
     /** The index finds what reading every line would find, on seeded words. */
-    @Test void searchAgreesWithReadingEveryLine() {
+    @Test
+    void searchAgreesWithReadingEveryLine() {
         List<Listing> all = everything();
         Random random = new Random(3);
         for (int i = 0; i < 60; i++) {
             String words = all.get(random.nextInt(all.size())).words();
             int from = random.nextInt(words.length() - 4);
             String text = words.substring(from, from + 2 + random.nextInt(3)).strip();
-            List<String> expected = all.stream().filter(l -> List.of(text.split("\\s+")).stream().allMatch(w -> l.words().contains(w.length() < 3 ? " " + w : w))).map(Listing::id).sorted().toList();
+            List<String> expected = all.stream()
+                    .filter(l -> List.of(text.split("\\s+")).stream()
+                            .allMatch(w -> l.words().contains(w.length() < 3 ? " " + w : w)))
+                    .map(Listing::id)
+                    .sorted()
+                    .toList();
             assertEquals(expected, find(text, "", false).stream().sorted().collect(Collectors.toList()), text);
         }
     }

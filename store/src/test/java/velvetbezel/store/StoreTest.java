@@ -36,7 +36,8 @@ class StoreTest {
     private Jobs jobs;
     private JobArchive archive;
 
-    @BeforeEach void fresh() throws Exception {
+    @BeforeEach
+    void fresh() throws Exception {
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
         jobs = new Jobs(db, Clock.systemUTC());
@@ -44,9 +45,30 @@ class StoreTest {
     }
 
     /** A shelf of the demo's sheets that is large enough to store and quick to read. */
-    private static final Set<String> SHELF = Set.of("functions", "corrick-ferryman-2006", "meridale-plover-2019-amplified", "meridale-plover-2019-plain", "ondel-47", "pebblefen-p2", "tarnlight-minor",
-        "ashdyke-bus-power", "ashdyke-plover-module", "hobwright-iso-exchanged", "kestwick-bus-interface", "kestwick-ladder-interface", "marlstone-din-to-iso", "marlstone-plover-din-fed", "marlstone-plover-iso-fed",
-        "marlstone-plover-iso", "quillmoor-ferryman-frame", "quillmoor-plover-panel", "quillmoor-plover-pocket", "thornlea-iso-steering", "thornlea-iso-tails", "thornlea-plover-amplified", "thornlea-plover-plain");
+    private static final Set<String> SHELF = Set.of(
+            "functions",
+            "corrick-ferryman-2006",
+            "meridale-plover-2019-amplified",
+            "meridale-plover-2019-plain",
+            "ondel-47",
+            "pebblefen-p2",
+            "tarnlight-minor",
+            "ashdyke-bus-power",
+            "ashdyke-plover-module",
+            "hobwright-iso-exchanged",
+            "kestwick-bus-interface",
+            "kestwick-ladder-interface",
+            "marlstone-din-to-iso",
+            "marlstone-plover-din-fed",
+            "marlstone-plover-iso-fed",
+            "marlstone-plover-iso",
+            "quillmoor-ferryman-frame",
+            "quillmoor-plover-panel",
+            "quillmoor-plover-pocket",
+            "thornlea-iso-steering",
+            "thornlea-iso-tails",
+            "thornlea-plover-amplified",
+            "thornlea-plover-plain");
 
     static Map<String, String> demo() throws IOException {
         Map<String, String> texts = everySheet();
@@ -57,16 +79,23 @@ class StoreTest {
     private static Map<String, String> everySheet() throws IOException {
         Map<String, String> texts = new LinkedHashMap<>();
         try (Stream<Path> files = Files.walk(Path.of("..", "demo"))) {
-            for (Path f : files.filter(p -> p.toString().endsWith(".json")).sorted().toList()) texts.put(f.getFileName().toString(), Files.readString(f));
+            for (Path f :
+                    files.filter(p -> p.toString().endsWith(".json")).sorted().toList())
+                texts.put(f.getFileName().toString(), Files.readString(f));
         }
         return texts;
     }
 
-    private static List<String> faults(Runnable run) { return assertThrows(InvalidInput.class, run::run).faults().stream().map(Fault::toString).toList(); }
+    private static List<String> faults(Runnable run) {
+        return assertThrows(InvalidInput.class, run::run).faults().stream()
+                .map(Fault::toString)
+                .toList();
+    }
 
     // --- library
 
-    @Test void demoIsTakenInAndASecondTimeNothingChanges() throws IOException {
+    @Test
+    void demoIsTakenInAndASecondTimeNothingChanges() throws IOException {
         Map<String, String> all = everySheet();
         assertEquals(all.size(), library.take(all, "Ines").added().size());
         assertEquals(all.size(), library.take(all, "Ines").unchanged().size());
@@ -74,74 +103,152 @@ class StoreTest {
         assertEquals(65, library.parts().size());
     }
 
-    @Test void candidatesOfACarAreItsOwnPartsAndThoseThatGoAnywhere() throws IOException {
+    @Test
+    void candidatesOfACarAreItsOwnPartsAndThoseThatGoAnywhere() throws IOException {
         library.take(everySheet(), "Ines");
-        Sheet.Vehicle minibus = (Sheet.Vehicle) library.find("corrick-ferryman-2006").orElseThrow().sheet().orElseThrow();
-        List<String> ids = library.candidates(minibus, library.radios()).stream().map(Sheet::id).toList();
-        assertTrue(ids.containsAll(List.of("quillmoor-sleeve", "thornlea-iso-steering", "kelfax-microphone", "ashdyke-bus-power", "marlstone-din-to-iso")), ids::toString);
-        assertTrue(ids.stream().noneMatch(List.of("quillmoor-plover-panel", "thornlea-plover-plain", "hobwright-regent-two", "kelfax-plover-camera-aux")::contains), ids::toString);
+        Sheet.Vehicle minibus = (Sheet.Vehicle)
+                library.find("corrick-ferryman-2006").orElseThrow().sheet().orElseThrow();
+        List<String> ids = library.candidates(minibus, library.radios()).stream()
+                .map(Sheet::id)
+                .toList();
+        assertTrue(
+                ids.containsAll(List.of(
+                        "quillmoor-sleeve",
+                        "thornlea-iso-steering",
+                        "kelfax-microphone",
+                        "ashdyke-bus-power",
+                        "marlstone-din-to-iso")),
+                ids::toString);
+        assertTrue(
+                ids.stream()
+                        .noneMatch(List.of(
+                                "quillmoor-plover-panel",
+                                "thornlea-plover-plain",
+                                "hobwright-regent-two",
+                                "kelfax-plover-camera-aux")::contains),
+                ids::toString);
     }
 
-    @Test void oneBadSheetKeepsAllOthersOutAndEveryFaultIsNamedWithItsFile() throws IOException {
+    @Test
+    void oneBadSheetKeepsAllOthersOutAndEveryFaultIsNamedWithItsFile() throws IOException {
         Map<String, String> texts = demo();
-        texts.put("bad.json", texts.get("ondel-47.json").replace("\"ondel-47\"", "\"ondel-48\"").replace("\"two-DIN\"", "\"huge\"").replace("amp remote", "amp control"));
+        texts.put(
+                "bad.json",
+                texts.get("ondel-47.json")
+                        .replace("\"ondel-47\"", "\"ondel-48\"")
+                        .replace("\"two-DIN\"", "\"huge\"")
+                        .replace("amp remote", "amp control"));
         texts.put("broken.json", "{\"a\": 1,");
         List<String> faults = faults(() -> library.take(texts, "Ines"));
         assertEquals(3, faults.size(), faults::toString);
-        assertEquals("bad.json: size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN.", faults.get(0));
+        assertEquals(
+                "bad.json: size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN.",
+                faults.get(0));
         assertTrue(faults.get(2).startsWith("broken.json: line 1, column"), faults::toString);
         assertEquals(List.of(), library.radios());
     }
 
-    @Test void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
-        String tied = demo().get("tarnlight-minor.json").replace("\"ports\": [", "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
-        assertEquals(List.of("tied.json: radio.fl+ and radio.rl+: two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor. Leave one out, or put a diode or relay between them."),
-            faults(() -> library.take(Map.of("tied.json", tied), "Ines")));
+    @Test
+    void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
+        String tied = demo().get("tarnlight-minor.json")
+                .replace(
+                        "\"ports\": [",
+                        "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
+        assertEquals(
+                List.of(
+                        "tied.json: radio.fl+ and radio.rl+: two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor. Leave one out, or put a diode or relay between them."),
+                faults(() -> library.take(Map.of("tied.json", tied), "Ines")));
     }
 
-    @Test void fieldGivenTwiceIsNoJson() { assertTrue(faults(() -> Json.parse("{\"a\": 1, \"a\": 2}")).get(0).contains("Duplicate")); }
+    @Test
+    void fieldGivenTwiceIsNoJson() {
+        assertTrue(faults(() -> Json.parse("{\"a\": 1, \"a\": 2}")).get(0).contains("Duplicate"));
+    }
 
-    @Test void changedSheetIsServedAtOnce() throws IOException {
+    @Test
+    void changedSheetIsServedAtOnce() throws IOException {
         library.take(demo(), "Ines");
         String dearer = demo().get("ondel-47.json").replace("389.0", "399.0");
-        assertEquals(List.of("Ondel 47, two-DIN screen"), library.take(Map.of("o.json", dearer), "Ines").changed());
-        assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
+        assertEquals(
+                List.of("Ondel 47, two-DIN screen"),
+                library.take(Map.of("o.json", dearer), "Ines").changed());
+        assertEquals(
+                39900,
+                library.radios().stream()
+                        .filter(r -> r.id().equals("ondel-47"))
+                        .findFirst()
+                        .orElseThrow()
+                        .priceCents());
     }
 
-    @Test void changedSheetKeepsItsPastAndBringsItBack() throws IOException {
+    @Test
+    void changedSheetKeepsItsPastAndBringsItBack() throws IOException {
         library.take(demo(), "Ines");
         library.change("ondel-47", "Tomas", "Dearer", 1, tree -> SheetTree.put(tree, "price", Optional.of(399)));
-        assertEquals(39900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
-        assertEquals(List.of("1 Tomas Dearer"), library.history("ondel-47").stream().map(h -> h.revision() + " " + h.who() + " " + h.what()).toList());
+        assertEquals(
+                39900,
+                library.radios().stream()
+                        .filter(r -> r.id().equals("ondel-47"))
+                        .findFirst()
+                        .orElseThrow()
+                        .priceCents());
+        assertEquals(
+                List.of("1 Tomas Dearer"),
+                library.history("ondel-47").stream()
+                        .map(h -> h.revision() + " " + h.who() + " " + h.what())
+                        .toList());
         library.bringBack("ondel-47", "Ines", 2, 1);
-        assertEquals(38900, library.radios().stream().filter(r -> r.id().equals("ondel-47")).findFirst().orElseThrow().priceCents());
-        assertEquals(List.of("Brought back revision 1", "Dearer"), library.history("ondel-47").stream().map(Library.Past::what).toList());
+        assertEquals(
+                38900,
+                library.radios().stream()
+                        .filter(r -> r.id().equals("ondel-47"))
+                        .findFirst()
+                        .orElseThrow()
+                        .priceCents());
+        assertEquals(
+                List.of("Brought back revision 1", "Dearer"),
+                library.history("ondel-47").stream().map(Library.Past::what).toList());
     }
 
-    @Test void changeOfASheetThatIsStaleOrNoGoodIsRefusedAndNothingIsWritten() throws IOException {
+    @Test
+    void changeOfASheetThatIsStaleOrNoGoodIsRefusedAndNothingIsWritten() throws IOException {
         library.take(demo(), "Ines");
         library.change("ondel-47", "Tomas", "Dearer", 1, tree -> SheetTree.put(tree, "price", Optional.of(399)));
-        assertTrue(faults(() -> library.change("ondel-47", "Ines", "Cheaper", 1, tree -> SheetTree.put(tree, "price", Optional.of(9)))).get(0).contains("Somebody changed this sheet meanwhile"));
-        assertEquals(List.of("size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."), faults(() -> library.change("ondel-47", "Ines", "x", 2, tree -> SheetTree.put(tree, "size", Optional.of("huge")))));
+        assertTrue(faults(() -> library.change(
+                        "ondel-47", "Ines", "Cheaper", 1, tree -> SheetTree.put(tree, "price", Optional.of(9))))
+                .get(0)
+                .contains("Somebody changed this sheet meanwhile"));
+        assertEquals(
+                List.of("size: \"huge\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."),
+                faults(() -> library.change(
+                        "ondel-47", "Ines", "x", 2, tree -> SheetTree.put(tree, "size", Optional.of("huge")))));
         assertEquals(2, library.revision("ondel-47"));
     }
 
     // --- jobs
 
-    private Job open() { return jobs.create("Rowing club's minibus", "Ines", Map.of("vehicle", "corrick-ferryman-2006")); }
+    private Job open() {
+        return jobs.create("Rowing club's minibus", "Ines", Map.of("vehicle", "corrick-ferryman-2006"));
+    }
 
-    private Job now(Job job) { return jobs.find(job.number()).orElseThrow(); }
+    private Job now(Job job) {
+        return jobs.find(job.number()).orElseThrow();
+    }
 
-    @Test void changeIsLoggedWithBeforeAndAfter() {
+    @Test
+    void changeIsLoggedWithBeforeAndAfter() {
         Job job = open();
         jobs.change(job.id(), "Ines", "Chose the radio", job.seq(), Map.of("radio", Optional.of("pebblefen-p2")));
         jobs.change(job.id(), "Tomas", "Chose another radio", 2, Map.of("radio", Optional.of("tarnlight-minor")));
         LogEntry last = jobs.log(job.id()).get(0);
         assertEquals("Tomas", last.who());
-        assertEquals(List.of(new LogEntry.Change("radio", Optional.of("pebblefen-p2"), Optional.of("tarnlight-minor"))), last.changes());
+        assertEquals(
+                List.of(new LogEntry.Change("radio", Optional.of("pebblefen-p2"), Optional.of("tarnlight-minor"))),
+                last.changes());
     }
 
-    @Test void undoGoesBackStepByStepAndIsItselfInTheLog() {
+    @Test
+    void undoGoesBackStepByStepAndIsItselfInTheLog() {
         Job job = open();
         jobs.change(job.id(), "Ines", "one", 9, Map.of("note", Optional.of("1")));
         jobs.change(job.id(), "Ines", "two", 9, Map.of("note", Optional.of("2")));
@@ -154,32 +261,49 @@ class StoreTest {
         assertEquals(5, jobs.log(job.id()).size());
     }
 
-    @Test void staleEditOfTheSameFieldIsRefusedWithBothVersionsAndOtherFieldsAreNot() {
+    @Test
+    void staleEditOfTheSameFieldIsRefusedWithBothVersionsAndOtherFieldsAreNot() {
         Job job = open();
         jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("hers")));
-        StaleEdit stale = assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", job.seq(), Map.of("note", Optional.of("his"))));
-        assertEquals(List.of("note", "his", "hers", "Ines"), List.of(stale.field(), stale.mine(), stale.theirs(), stale.who()));
+        StaleEdit stale = assertThrows(
+                StaleEdit.class,
+                () -> jobs.change(job.id(), "Tomas", "note", job.seq(), Map.of("note", Optional.of("his"))));
+        assertEquals(
+                List.of("note", "his", "hers", "Ines"),
+                List.of(stale.field(), stale.mine(), stale.theirs(), stale.who()));
         jobs.change(job.id(), "Tomas", "tick", job.seq(), Map.of("joint/ground", Optional.of("done")));
-        assertEquals(Map.of("vehicle", "corrick-ferryman-2006", "note", "hers", "joint/ground", "done"), now(job).fields());
+        assertEquals(
+                Map.of("vehicle", "corrick-ferryman-2006", "note", "hers", "joint/ground", "done"), now(job).fields());
     }
 
-    @Test void fieldTakenAwayMeanwhileIsStaleToo() {
+    @Test
+    void fieldTakenAwayMeanwhileIsStaleToo() {
         Job job = open();
         jobs.change(job.id(), "Ines", "note", 1, Map.of("note", Optional.of("x")));
         jobs.change(job.id(), "Ines", "note", 2, Map.of("note", Optional.empty()));
-        assertEquals("nothing", assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", 2, Map.of("note", Optional.of("y")))).theirs());
+        assertEquals(
+                "nothing",
+                assertThrows(
+                                StaleEdit.class,
+                                () -> jobs.change(job.id(), "Tomas", "note", 2, Map.of("note", Optional.of("y"))))
+                        .theirs());
     }
 
-    @Test void ownEarlierChangeIsNotHeldAgainstAPerson() {
+    @Test
+    void ownEarlierChangeIsNotHeldAgainstAPerson() {
         Job job = open();
         jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("a")));
         jobs.change(job.id(), "Ines", "note", job.seq(), Map.of("note", Optional.of("ab")));
         assertEquals(Optional.of("ab"), now(job).field("note"));
     }
 
-    @Test void changeToTheSameValueIsNoChange() {
+    @Test
+    void changeToTheSameValueIsNoChange() {
         Job job = open();
-        assertEquals(job.seq(), jobs.change(job.id(), "Ines", "again", job.seq(), Map.of("vehicle", Optional.of("corrick-ferryman-2006"))));
+        assertEquals(
+                job.seq(),
+                jobs.change(
+                        job.id(), "Ines", "again", job.seq(), Map.of("vehicle", Optional.of("corrick-ferryman-2006"))));
     }
 
     // --- archive
@@ -187,7 +311,16 @@ class StoreTest {
     private Job worked() throws IOException {
         library.take(demo(), "Ines");
         Job job = open();
-        jobs.change(job.id(), "Ines", "Chose a kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering")));
+        jobs.change(
+                job.id(),
+                "Ines",
+                "Chose a kit",
+                1,
+                Map.of(
+                        "radio",
+                        Optional.of("pebblefen-p2"),
+                        "parts",
+                        Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering")));
         jobs.change(job.id(), "Tomas", "Joined ground", 2, Map.of("joint/joint ground", Optional.of("done")));
         jobs.undo(job.id(), "Tomas", 3);
         return now(job);
@@ -200,9 +333,12 @@ class StoreTest {
         });
     }
 
-    private byte[] packed(Job job) { return archive.write(job); }
+    private byte[] packed(Job job) {
+        return archive.write(job);
+    }
 
-    @Test void archiveReadsBackWithoutLossInAnotherWorkshop() throws Exception {
+    @Test
+    void archiveReadsBackWithoutLossInAnotherWorkshop() throws Exception {
         Job job = worked();
         byte[] zip = packed(job);
         List<LogEntry> log = jobs.log(job.id());
@@ -210,53 +346,87 @@ class StoreTest {
         Job restored = read(zip);
         assertEquals(job, restored);
         assertEquals(log, jobs.log(restored.id()));
-        assertEquals(Set.of("corrick-ferryman-2006", "pebblefen-p2", "quillmoor-ferryman-frame", "thornlea-iso-steering", "functions"), jobs.ownSheets(restored.id()).keySet());
+        assertEquals(
+                Set.of(
+                        "corrick-ferryman-2006",
+                        "pebblefen-p2",
+                        "quillmoor-ferryman-frame",
+                        "thornlea-iso-steering",
+                        "functions"),
+                jobs.ownSheets(restored.id()).keySet());
         assertTrue(Arrays.equals(zip, packed(restored)), "written again, the archive is the same to the byte");
         assertTrue(jobs.create("next", "Ines", Map.of()).number() > restored.number());
     }
 
-    @Test void sameJobIsNotTakenInTwice() throws IOException {
+    @Test
+    void sameJobIsNotTakenInTwice() throws IOException {
         byte[] zip = packed(worked());
-        assertEquals(List.of("job.json: id: This job is here already, as job 214. Nothing was changed."), faults(() -> read(zip)));
+        assertEquals(
+                List.of("job.json: id: This job is here already, as job 214. Nothing was changed."),
+                faults(() -> read(zip)));
     }
 
-    @Test void archiveCutAnywhereIsRefusedWholeAndNothingIsImported() throws Exception {
+    @Test
+    void archiveCutAnywhereIsRefusedWholeAndNothingIsImported() throws Exception {
         byte[] zip = packed(worked());
         fresh();
         for (int cut : new int[] {zip.length - 1, zip.length - 30, zip.length * 3 / 4, zip.length / 2, 40, 4, 0})
             assertFalse(faults(() -> read(Arrays.copyOf(zip, cut))).isEmpty(), "cut at " + cut);
-        assertEquals(List.of("archive: is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported."),
-            faults(() -> read(Arrays.copyOf(zip, zip.length / 2))));
+        assertEquals(
+                List.of(
+                        "archive: is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported."),
+                faults(() -> read(Arrays.copyOf(zip, zip.length / 2))));
         assertEquals(List.of(), jobs.list());
         assertEquals(List.of(), library.radios());
     }
 
-    @Test void newerArchiveIsRefusedByItsVersion() throws Exception {
+    @Test
+    void newerArchiveIsRefusedByItsVersion() throws Exception {
         byte[] zip = changed(packed(worked()), "job.json", t -> t.replace("\"version\" : 1", "\"version\" : 7"));
         fresh();
-        assertEquals(List.of("job.json: version"), faults(() -> read(zip)).stream().map(f -> f.startsWith("job.json: version: The archive is of version 7") ? "job.json: version" : f).toList());
+        assertEquals(
+                List.of("job.json: version"),
+                faults(() -> read(zip)).stream()
+                        .map(f -> f.startsWith("job.json: version: The archive is of version 7")
+                                ? "job.json: version"
+                                : f)
+                        .toList());
     }
 
-    @Test void fieldThatAJobMayNotHaveIsRefusedByTheRuleOfTheReader() throws Exception {
-        byte[] zip = changed(packed(worked()), "job.json", t -> t.replace("\"radio\" : \"pebblefen-p2\"", "\"radio\" : \"pebblefen-p2\", \"forbidden\" : \"x\""));
+    @Test
+    void fieldThatAJobMayNotHaveIsRefusedByTheRuleOfTheReader() throws Exception {
+        byte[] zip = changed(
+                packed(worked()),
+                "job.json",
+                t -> t.replace("\"radio\" : \"pebblefen-p2\"", "\"radio\" : \"pebblefen-p2\", \"forbidden\" : \"x\""));
         fresh();
         assertEquals(List.of("job.json: fields.forbidden: is no field of a job."), faults(() -> read(zip)));
         assertEquals(List.of(), jobs.list());
     }
 
-    @Test void everyFaultOfAnArchiveIsNamedAtOnce() throws Exception {
-        byte[] zip = changed(changed(packed(worked()), "job.json", t -> t.replaceFirst("\"at\" : \"[^\"]+\"", "\"at\" : \"yesterday\"")),
-            "sheets/pebblefen-p2.json", t -> t.replace("\"one-DIN\"", "\"tiny\""));
+    @Test
+    void everyFaultOfAnArchiveIsNamedAtOnce() throws Exception {
+        byte[] zip = changed(
+                changed(
+                        packed(worked()),
+                        "job.json",
+                        t -> t.replaceFirst("\"at\" : \"[^\"]+\"", "\"at\" : \"yesterday\"")),
+                "sheets/pebblefen-p2.json",
+                t -> t.replace("\"one-DIN\"", "\"tiny\""));
         fresh();
         List<String> faults = faults(() -> read(zip));
         assertEquals(2, faults.size(), faults::toString);
-        assertTrue(faults.contains("sheets/pebblefen-p2.json: size: \"tiny\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."), faults::toString);
+        assertTrue(
+                faults.contains(
+                        "sheets/pebblefen-p2.json: size: \"tiny\" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN."),
+                faults::toString);
         assertEquals(List.of(), jobs.list());
     }
 
     private static byte[] changed(byte[] zip, String name, UnaryOperator<String> change) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip)); ZipOutputStream to = new ZipOutputStream(out)) {
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip));
+                ZipOutputStream to = new ZipOutputStream(out)) {
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
                 String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
                 to.putNextEntry(new ZipEntry(e.getName()));

@@ -17,26 +17,51 @@ import velvetbezel.store.Shelves;
 /** Starts the application; its surroundings come from the environment (see application.properties). */
 @SpringBootApplication
 public class Application {
-    public static void main(String[] args) { SpringApplication.run(Application.class, args); }
+    public static void main(String[] args) {
+        SpringApplication.run(Application.class, args);
+    }
 
-    @Bean Clock clock() { return Clock.systemUTC(); }
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
 
-    @Bean Library library(DSLContext db) { return new Library(db); }
+    @Bean
+    Library library(DSLContext db) {
+        return new Library(db);
+    }
 
-    @Bean Jobs jobs(DSLContext db, Clock clock) { return new Jobs(db, clock); }
+    @Bean
+    Jobs jobs(DSLContext db, Clock clock) {
+        return new Jobs(db, clock);
+    }
 
-    @Bean Shelves shelves(DSLContext db) { return new Shelves(db); }
+    @Bean
+    Shelves shelves(DSLContext db) {
+        return new Shelves(db);
+    }
 
-    @Bean Intakes intakes(DSLContext db, Library library, Clock clock) { return new Intakes(db, library, clock); }
+    @Bean
+    Intakes intakes(DSLContext db, Library library, Clock clock) {
+        return new Intakes(db, library, clock);
+    }
 
-    @Bean JobArchive archive(Jobs jobs, Library library) { return new JobArchive(jobs, library); }
+    @Bean
+    JobArchive archive(Jobs jobs, Library library) {
+        return new JobArchive(jobs, library);
+    }
 
-    /** Puts the stored data in order, and loads the demo once into an empty workshop, before the first page is served. */
-    @Bean SmartInitializingSingleton demo(@Value("${vb.demo}") String folder, Library library, Jobs jobs, Shelves shelves, Intakes intakes) {
+    /**
+     * Puts the stored data in order, and loads the demo once into an empty workshop, before the first page is served.
+     */
+    @Bean
+    SmartInitializingSingleton demo(
+            @Value("${vb.demo}") String folder, Library library, Jobs jobs, Shelves shelves, Intakes intakes) {
         return () -> {
             shelves.relist();
             intakes.endOrphans();
-            if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty()) new Demo(Path.of(folder), library, jobs, intakes).load();
+            if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty())
+                new Demo(Path.of(folder), library, jobs, intakes).load();
         };
     }
 }

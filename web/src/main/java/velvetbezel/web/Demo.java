@@ -17,7 +17,10 @@ import velvetbezel.store.Person;
 
 /** The demo workshop "Saltgate Two-Bay": its sheets go through the import that users have. */
 final class Demo {
-    private static final List<Person> PEOPLE = List.of(new Person("ines", "Ines Hallam"), new Person("tomas", "Tomas Berrow"), new Person("wren", "Wren Oakley, apprentice"));
+    private static final List<Person> PEOPLE = List.of(
+            new Person("ines", "Ines Hallam"),
+            new Person("tomas", "Tomas Berrow"),
+            new Person("wren", "Wren Oakley, apprentice"));
     private static final String STOCK = "stock.csv";
     private final Path folder;
     private final Library library;
@@ -35,16 +38,60 @@ final class Demo {
         jobs.addPeople(PEOPLE);
         library.take(texts(), PEOPLE.get(0).name());
         stock();
-        jobs.create("Rowing club's minibus", PEOPLE.get(0).name(), Map.of("customer", "Saltgate Rowing Club", "vehicle", "corrick-ferryman-2006",
-            "note", "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
-        jobs.create("Vet's crossover", PEOPLE.get(1).name(), Map.of("customer", "Dr. Amsel, Quayside Vets", "vehicle", "meridale-plover-2019-amplified",
-            "sign/chassis-label", "yes", "sign/grille-badge", "yes", "note", "Wants the phone on the screen. Chimes and wheel buttons must stay."));
-        jobs.create("Mobile library's van", PEOPLE.get(1).name(), Map.of("customer", "Harbour Libraries", "vehicle", "larkfen-porter-2011",
-            "note", "Radio torn out by a former owner, plug cut off. Wants music for the story hour and calls on the road."));
-        jobs.create("Wedding car", PEOPLE.get(0).name(), Map.of("customer", "Marlowe Weddings", "vehicle", "hasterley-regent-1994",
-            "note", "Keep the look, walnut if it can be had. The mast must go up and down as before."));
-        jobs.create("Estate with the radio that stays", PEOPLE.get(1).name(), Map.of("customer", "P. Ondrell", "vehicle", "brindlow-quern-2013",
-            "note", "Phone on a screen, sound as it is. Nothing may be cut."));
+        jobs.create(
+                "Rowing club's minibus",
+                PEOPLE.get(0).name(),
+                Map.of(
+                        "customer",
+                        "Saltgate Rowing Club",
+                        "vehicle",
+                        "corrick-ferryman-2006",
+                        "note",
+                        "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
+        jobs.create(
+                "Vet's crossover",
+                PEOPLE.get(1).name(),
+                Map.of(
+                        "customer",
+                        "Dr. Amsel, Quayside Vets",
+                        "vehicle",
+                        "meridale-plover-2019-amplified",
+                        "sign/chassis-label",
+                        "yes",
+                        "sign/grille-badge",
+                        "yes",
+                        "note",
+                        "Wants the phone on the screen. Chimes and wheel buttons must stay."));
+        jobs.create(
+                "Mobile library's van",
+                PEOPLE.get(1).name(),
+                Map.of(
+                        "customer",
+                        "Harbour Libraries",
+                        "vehicle",
+                        "larkfen-porter-2011",
+                        "note",
+                        "Radio torn out by a former owner, plug cut off. Wants music for the story hour and calls on the road."));
+        jobs.create(
+                "Wedding car",
+                PEOPLE.get(0).name(),
+                Map.of(
+                        "customer",
+                        "Marlowe Weddings",
+                        "vehicle",
+                        "hasterley-regent-1994",
+                        "note",
+                        "Keep the look, walnut if it can be had. The mast must go up and down as before."));
+        jobs.create(
+                "Estate with the radio that stays",
+                PEOPLE.get(1).name(),
+                Map.of(
+                        "customer",
+                        "P. Ondrell",
+                        "vehicle",
+                        "brindlow-quern-2013",
+                        "note",
+                        "Phone on a screen, sound as it is. Nothing may be cut."));
     }
 
     /** What is on the shelf and how long the rest takes to come. */
@@ -62,7 +109,9 @@ final class Demo {
     private Map<String, String> texts() {
         Map<String, String> texts = new LinkedHashMap<>();
         try (Stream<Path> files = Files.walk(folder)) {
-            for (Path f : files.filter(p -> p.toString().endsWith(".json")).sorted().toList()) texts.put(folder.relativize(f).toString(), Files.readString(f));
+            for (Path f :
+                    files.filter(p -> p.toString().endsWith(".json")).sorted().toList())
+                texts.put(folder.relativize(f).toString(), Files.readString(f));
         } catch (IOException e) {
             throw new UncheckedIOException("The demo folder %s cannot be read.".formatted(folder), e);
         }

@@ -17,20 +17,48 @@ import velvetbezel.web.job.Desk;
 /** What a person asked for and cannot have, said in words. Our own bugs go to the error page without a trace. */
 @ControllerAdvice
 class Refusals {
-    @ExceptionHandler(Desk.NoSuchJob.class) @ResponseStatus(HttpStatus.NOT_FOUND)
-    String noJob(Desk.NoSuchJob e, Model model) { return say(model, "No such job", e.getMessage()); }
+    @ExceptionHandler(Desk.NoSuchJob.class)
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String noJob(Desk.NoSuchJob e, Model model) {
+        return say(model, "No such job", e.getMessage());
+    }
 
-    @ExceptionHandler(InvalidInput.class) @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
-    String invalid(InvalidInput e, Model model) { return say(model, "That cannot be done", e.getMessage()); }
+    @ExceptionHandler(InvalidInput.class)
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
+    String invalid(InvalidInput e, Model model) {
+        return say(model, "That cannot be done", e.getMessage());
+    }
 
-    @ExceptionHandler(MaxUploadSizeExceededException.class) @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
-    String tooLarge(Model model) { return say(model, "The file is too large", "At most 60 MB can be sent at once. Choose a smaller file; nothing was imported."); }
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooLarge(Model model) {
+        return say(
+                model,
+                "The file is too large",
+                "At most 60 MB can be sent at once. Choose a smaller file; nothing was imported.");
+    }
 
-    @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class, MethodArgumentTypeMismatchException.class}) @ResponseStatus(HttpStatus.BAD_REQUEST)
-    String malformed(Exception e, Model model) { return say(model, "The request was not understood", "A field was missing or no number. Go back, load the page again and repeat the step."); }
+    @ExceptionHandler({
+        MissingServletRequestParameterException.class,
+        MissingServletRequestPartException.class,
+        MethodArgumentTypeMismatchException.class
+    })
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String malformed(Exception e, Model model) {
+        return say(
+                model,
+                "The request was not understood",
+                "A field was missing or no number. Go back, load the page again and repeat the step.");
+    }
 
-    @ExceptionHandler({DataAccessResourceFailureException.class, CannotGetJdbcConnectionException.class}) @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
-    String noDatabase(Model model) { return say(model, "The database does not answer", "What was saved before is safe. Wait a few seconds and load the page again; if it stays so, stop the app with ctrl-C and run ./start."); }
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotGetJdbcConnectionException.class})
+    @ResponseStatus(HttpStatus.SERVICE_UNAVAILABLE)
+    String noDatabase(Model model) {
+        return say(
+                model,
+                "The database does not answer",
+                "What was saved before is safe. Wait a few seconds and load the page again; if it stays so, stop the app with ctrl-C and run ./start.");
+    }
 
     private static String say(Model model, String title, String message) {
         model.addAttribute("title", title);

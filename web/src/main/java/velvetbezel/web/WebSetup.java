@@ -11,11 +11,26 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class WebSetup implements WebMvcConfigurer {
     private final Who who;
 
-    WebSetup(Who who) { this.who = who; }
-
-    @Override public void addInterceptors(InterceptorRegistry registry) {
-        registry.addInterceptor(who).excludePathPatterns("/who", "/css/**", "/js/**", "/fonts/**", "/webjars/**", "/schemas/**", "/favicon.svg", "/error");
+    WebSetup(Who who) {
+        this.who = who;
     }
 
-    @Override public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) { resolvers.add(who); }
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(who)
+                .excludePathPatterns(
+                        "/who",
+                        "/css/**",
+                        "/js/**",
+                        "/fonts/**",
+                        "/webjars/**",
+                        "/schemas/**",
+                        "/favicon.svg",
+                        "/error");
+    }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(who);
+    }
 }

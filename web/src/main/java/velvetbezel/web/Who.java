@@ -35,21 +35,39 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
     /** The person of this request. */
     public record Person(String id, String name) {}
 
-    Who(Jobs jobs) { this.jobs = jobs; }
+    Who(Jobs jobs) {
+        this.jobs = jobs;
+    }
 
-    List<velvetbezel.store.Person> people() { return jobs.people(); }
+    List<velvetbezel.store.Person> people() {
+        return jobs.people();
+    }
 
-    ResponseCookie cookie(String id) { return ResponseCookie.from(COOKIE, id).path("/").maxAge(KEPT).httpOnly(true).sameSite("Lax").build(); }
+    ResponseCookie cookie(String id) {
+        return ResponseCookie.from(COOKIE, id)
+                .path("/")
+                .maxAge(KEPT)
+                .httpOnly(true)
+                .sameSite("Lax")
+                .build();
+    }
 
     private Optional<Person> of(HttpServletRequest request) {
         Cookie[] cookies = request.getCookies();
         if (cookies == null) return Optional.empty();
-        return Arrays.stream(cookies).filter(c -> c.getName().equals(COOKIE)).findFirst()
-            .flatMap(c -> people().stream().filter(p -> p.id().equals(c.getValue())).findFirst()).map(p -> new Person(p.id(), p.name()));
+        return Arrays.stream(cookies)
+                .filter(c -> c.getName().equals(COOKIE))
+                .findFirst()
+                .flatMap(c -> people().stream()
+                        .filter(p -> p.id().equals(c.getValue()))
+                        .findFirst())
+                .map(p -> new Person(p.id(), p.name()));
     }
 
     /** Without a name there is one question first, and then the page that was asked for. */
-    @Override public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws IOException {
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+            throws IOException {
         Optional<Person> person = of(request);
         if (person.isPresent()) {
             request.setAttribute(ATTRIBUTE, person.get());
@@ -62,13 +80,24 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
     }
 
     /** Every page shows who is working. */
-    @Override public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView page) {
-        if (page != null && page.getViewName() != null && !page.getViewName().startsWith("redirect:")) page.addObject(ATTRIBUTE, request.getAttribute(ATTRIBUTE));
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView page) {
+        if (page != null && page.getViewName() != null && !page.getViewName().startsWith("redirect:"))
+            page.addObject(ATTRIBUTE, request.getAttribute(ATTRIBUTE));
     }
 
-    @Override public boolean supportsParameter(MethodParameter parameter) { return parameter.getParameterType() == Person.class; }
+    @Override
+    public boolean supportsParameter(MethodParameter parameter) {
+        return parameter.getParameterType() == Person.class;
+    }
 
-    @Override public Object resolveArgument(MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binder) {
+    @Override
+    public Object resolveArgument(
+            MethodParameter parameter,
+            ModelAndViewContainer container,
+            NativeWebRequest request,
+            WebDataBinderFactory binder) {
         return request.getAttribute(ATTRIBUTE, NativeWebRequest.SCOPE_REQUEST);
     }
 }

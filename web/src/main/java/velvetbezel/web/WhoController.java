@@ -13,7 +13,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WhoController {
     private final Who who;
 
-    WhoController(Who who) { this.who = who; }
+    WhoController(Who who) {
+        this.who = who;
+    }
 
     @GetMapping("/who")
     String ask(@RequestParam(defaultValue = "/jobs") String back, Model model) {
@@ -24,9 +26,14 @@ class WhoController {
 
     @PostMapping("/who")
     ResponseEntity<Void> pick(@RequestParam String person, @RequestParam(defaultValue = "/jobs") String back) {
-        return ResponseEntity.status(303).header(HttpHeaders.SET_COOKIE, who.cookie(person).toString()).header(HttpHeaders.LOCATION, local(back)).build();
+        return ResponseEntity.status(303)
+                .header(HttpHeaders.SET_COOKIE, who.cookie(person).toString())
+                .header(HttpHeaders.LOCATION, local(back))
+                .build();
     }
 
     /** A page of ours, whatever was sent. */
-    private static String local(String back) { return back.matches("/[A-Za-z0-9][^\\s\\\\]*") ? back : "/jobs"; }
+    private static String local(String back) {
+        return back.matches("/[A-Za-z0-9][^\\s\\\\]*") ? back : "/jobs";
+    }
 }

@@ -19,11 +19,31 @@ class AccessibilityTest extends InBrowser {
     private static final List<String> LEVELS = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
     /** Colours are the same in a narrow window. */
     private static final List<String> BESIDES_COLOUR = List.of("color-contrast");
+
     private int job;
 
-    @BeforeAll void work() {
-        job = TestApp.bean(Jobs.class).create("To be looked at", "Ines Hallam", Map.of("vehicle", "meridale-plover-2019-amplified", "radio", "ondel-47",
-            "parts", "quillmoor-plover-panel,thornlea-plover-amplified,marlstone-plover-iso-fed,ashdyke-bus-power", "wish/chimes", "must stay", "result/power", "NOT_RIGHT", "baseline/power", "WORKED", "vin", "1M8GDM9A1KP042788")).number();
+    @BeforeAll
+    void work() {
+        job = TestApp.bean(Jobs.class)
+                .create(
+                        "To be looked at",
+                        "Ines Hallam",
+                        Map.of(
+                                "vehicle",
+                                "meridale-plover-2019-amplified",
+                                "radio",
+                                "ondel-47",
+                                "parts",
+                                "quillmoor-plover-panel,thornlea-plover-amplified,marlstone-plover-iso-fed,ashdyke-bus-power",
+                                "wish/chimes",
+                                "must stay",
+                                "result/power",
+                                "NOT_RIGHT",
+                                "baseline/power",
+                                "WORKED",
+                                "vin",
+                                "1M8GDM9A1KP042788"))
+                .number();
         // the reasons wait for every kit
         Page match = window("ines");
         match.navigate("/jobs/%d/match".formatted(job));
@@ -31,9 +51,55 @@ class AccessibilityTest extends InBrowser {
         match.context().close();
     }
 
-    @ParameterizedTest @ValueSource(strings = {"arrive", "match", "match/why", "match/instead?kit=yours&part=thornlea-plover-amplified", "quote", "extras", "goods-in", "wire", "wire?read=back", "bench", "bench?joint=ground&a=red&b=black", "bench?read=back", "loads", "joint?joint=ground", "prove", "hand-over", "log"}) void stationsHaveNoAccessibilityFault(String station) { check("/jobs/%d/%s".formatted(job, station)); }
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "arrive",
+                "match",
+                "match/why",
+                "match/instead?kit=yours&part=thornlea-plover-amplified",
+                "quote",
+                "extras",
+                "goods-in",
+                "wire",
+                "wire?read=back",
+                "bench",
+                "bench?joint=ground&a=red&b=black",
+                "bench?read=back",
+                "loads",
+                "joint?joint=ground",
+                "prove",
+                "hand-over",
+                "log"
+            })
+    void stationsHaveNoAccessibilityFault(String station) {
+        check("/jobs/%d/%s".formatted(job, station));
+    }
 
-    @ParameterizedTest @ValueSource(strings = {"/jobs", "/tables", "/vehicles", "/radios", "/parts", "/sheets/meridale-plover-2019-amplified", "/sheets/quillmoor-plover-panel", "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "/sheets/ondel-47/compare?with=pebblefen-p2", "/parts?q=plover", "/find?q=plover", "/who", "/jobs/99999/wire", "/vehicles/new?like=corrick-ferryman-2006", "/parts/new", "/sheets/pebblefen-p2/facts", "/sheets/pebblefen-p2/device?block=dims"}) void otherPagesHaveNone(String path) { check(path); }
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/jobs",
+                "/tables",
+                "/vehicles",
+                "/radios",
+                "/parts",
+                "/sheets/meridale-plover-2019-amplified",
+                "/sheets/quillmoor-plover-panel",
+                "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9",
+                "/sheets/ondel-47/compare?with=pebblefen-p2",
+                "/parts?q=plover",
+                "/find?q=plover",
+                "/who",
+                "/jobs/99999/wire",
+                "/vehicles/new?like=corrick-ferryman-2006",
+                "/parts/new",
+                "/sheets/pebblefen-p2/facts",
+                "/sheets/pebblefen-p2/device?block=dims"
+            })
+    void otherPagesHaveNone(String path) {
+        check(path);
+    }
 
     private void check(String path) {
         Page page = window("ines", 1280, 844);
@@ -50,7 +116,9 @@ class AccessibilityTest extends InBrowser {
     /** The engine's own script, asked for violations alone: a tenth of the work of a whole report. */
     private static void noFault(Page page, List<String> without) {
         page.evaluate(AxeBuilder.getAxeScript());
-        Object faults = page.evaluate("([levels, without]) => axe.run(document, {runOnly: {type: 'tag', values: levels}, rules: Object.fromEntries(without.map(r => [r, {enabled: false}])), resultTypes: ['violations']}).then(r => r.violations.map(v => innerWidth + ': ' + v.id + ' ' + v.nodes[0].html))", List.of(LEVELS, without));
+        Object faults = page.evaluate(
+                "([levels, without]) => axe.run(document, {runOnly: {type: 'tag', values: levels}, rules: Object.fromEntries(without.map(r => [r, {enabled: false}])), resultTypes: ['violations']}).then(r => r.violations.map(v => innerWidth + ': ' + v.id + ' ' + v.nodes[0].html))",
+                List.of(LEVELS, without));
         assertEquals(List.of(), faults);
     }
 
@@ -60,12 +128,16 @@ class AccessibilityTest extends InBrowser {
     }
 
     /** A finger in the car needs 48 px. */
-    @ParameterizedTest @ValueSource(ints = {390, 844}) void buttonsOfTheFinalTestAreLargeEnoughForAFinger(int width) {
+    @ParameterizedTest
+    @ValueSource(ints = {390, 844})
+    void buttonsOfTheFinalTestAreLargeEnoughForAFinger(int width) {
         Page page = window("ines", width, 844);
         page.navigate("/jobs/%d/prove".formatted(job));
         for (Locator button : page.locator(".hand-buttons .btn").all()) {
             BoundingBox box = button.boundingBox();
-            assertTrue(box.height >= 48 && box.width >= 48, () -> button.textContent() + " is " + box.width + " by " + box.height);
+            assertTrue(
+                    box.height >= 48 && box.width >= 48,
+                    () -> button.textContent() + " is " + box.width + " by " + box.height);
         }
     }
 }

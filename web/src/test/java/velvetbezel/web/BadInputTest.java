@@ -25,9 +25,12 @@ class BadInputTest {
     private Site site;
     private int job;
 
-    @BeforeEach void open() {
+    @BeforeEach
+    void open() {
         site = new Site(TestApp.url(), "ines");
-        job = TestApp.bean(Jobs.class).create("Bad input", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006")).number();
+        job = TestApp.bean(Jobs.class)
+                .create("Bad input", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006"))
+                .number();
     }
 
     private static void says(HttpResponse<String> page, int status, String... parts) {
@@ -38,7 +41,10 @@ class BadInputTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
         vin            | 1M8GDM9AXKP04278      | A VIN has 17 characters; "1M8GDM9AXKP04278" has 16.
         vin            | 1M8GDM9AXKPI42788     | Character 12 is I, and a VIN has no I, O or Q. It is probably 1.
         baseline/power | SOMETIMES             | "SOMETIMES" is not allowed; one of NOT_TESTED, WORKED, FAULTY.
@@ -60,59 +66,133 @@ class BadInputTest {
     void refusedFieldSaysWhatIsAllowedAndKeepsWhatWasTyped(String field, String typed, String message) {
         HttpResponse<String> page = site.change(job, 1, field, typed);
         says(page, 422, "Not saved. What you typed is still here.", message);
-        assertEquals(Map.of("vehicle", "corrick-ferryman-2006"), TestApp.bean(Jobs.class).find(job).orElseThrow().fields());
+        assertEquals(
+                Map.of("vehicle", "corrick-ferryman-2006"),
+                TestApp.bean(Jobs.class).find(job).orElseThrow().fields());
         if (field.equals("vin")) assertTrue(page.body().contains("value=\"" + typed + "\""), "typed text is kept");
     }
 
-    @Test void noteThatIsTooLongIsKeptInTheForm() {
+    @Test
+    void noteThatIsTooLongIsKeptInTheForm() {
         String note = "long ".repeat(1000);
         HttpResponse<String> page = site.change(job, 1, "note", note);
         says(page, 422, "has 4999 characters; at most 4000 are kept. Shorten it.");
         assertTrue(page.body().contains("long long long"));
     }
 
-    @Test void changesAreAllMadeOrNone() {
-        HttpResponse<String> page = site.post("/jobs/%d/change".formatted(job), Map.of("seen", "1", "back", "/jobs/%d/arrive".formatted(job), "f:customer", "Amsel", "f:vin", "short", "f:wish/power", "perhaps"));
+    @Test
+    void changesAreAllMadeOrNone() {
+        HttpResponse<String> page = site.post(
+                "/jobs/%d/change".formatted(job),
+                Map.of(
+                        "seen",
+                        "1",
+                        "back",
+                        "/jobs/%d/arrive".formatted(job),
+                        "f:customer",
+                        "Amsel",
+                        "f:vin",
+                        "short",
+                        "f:wish/power",
+                        "perhaps"));
         says(page, 422, "A VIN has 17 characters", "\"perhaps\" is not allowed");
-        assertTrue(TestApp.bean(Jobs.class).find(job).orElseThrow().field("customer").isEmpty());
+        assertTrue(TestApp.bean(Jobs.class)
+                .find(job)
+                .orElseThrow()
+                .field("customer")
+                .isEmpty());
         assertTrue(page.body().contains("value=\"Amsel\""));
     }
 
-    @Test void sheetsWithFaultsAreRefusedWholeWithAllFaultsAtOnce() throws IOException {
+    @Test
+    void sheetsWithFaultsAreRefusedWholeWithAllFaultsAtOnce() throws IOException {
         String minibus = Demo.text("corrick-ferryman-2006");
         Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put("good.json", Demo.text("pebblefen-p2").replace("\"pebblefen-p2\"", "\"pebblefen-p9\"").getBytes(StandardCharsets.UTF_8));
-        files.put("bad.json", minibus.replace("{\"position\": 5, \"empty\": true}, {\"position\": 6", "{\"position\": 6").replace("{\"position\": 5, \"empty\": true},\n      {\"position\": 6", "{\"position\": 6")
-            .replace("\"colour\": \"red/white\"", "\"colour\": \"blurple\"").replace("{\"position\": 8, \"role\": \"ground\", \"to\"", "{\"position\": 7, \"role\": \"earth\", \"to\"").getBytes(StandardCharsets.UTF_8));
-        says(site.preview("/sheets/import", "sheets", files), 200, "Nothing can be taken in before the refused lines are corrected.", "is missing. List it, with \"empty\": true if it holds no wire.", "\"blurple\" is not known; allowed:",
-            "\"earth\" is not known; allowed: ground, constant", "holds a second wire: position 7 of plug A is listed twice.");
+        files.put(
+                "good.json",
+                Demo.text("pebblefen-p2")
+                        .replace("\"pebblefen-p2\"", "\"pebblefen-p9\"")
+                        .getBytes(StandardCharsets.UTF_8));
+        files.put(
+                "bad.json",
+                minibus.replace("{\"position\": 5, \"empty\": true}, {\"position\": 6", "{\"position\": 6")
+                        .replace("{\"position\": 5, \"empty\": true},\n      {\"position\": 6", "{\"position\": 6")
+                        .replace("\"colour\": \"red/white\"", "\"colour\": \"blurple\"")
+                        .replace(
+                                "{\"position\": 8, \"role\": \"ground\", \"to\"",
+                                "{\"position\": 7, \"role\": \"earth\", \"to\"")
+                        .getBytes(StandardCharsets.UTF_8));
+        says(
+                site.preview("/sheets/import", "sheets", files),
+                200,
+                "Nothing can be taken in before the refused lines are corrected.",
+                "is missing. List it, with \"empty\": true if it holds no wire.",
+                "\"blurple\" is not known; allowed:",
+                "\"earth\" is not known; allowed: ground, constant",
+                "holds a second wire: position 7 of plug A is listed twice.");
         assertTrue(TestApp.bean(Library.class).find("pebblefen-p9").isEmpty());
     }
 
-    @Test void sheetWithTwoOutputsTiedTogetherAndAFileThatIsNoJsonAreRefused() throws IOException {
-        String tied = Demo.text("tarnlight-minor").replace("\"ports\": [", "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
-        says(site.preview("/sheets/import", "sheets", Map.of("tied.json", tied.getBytes(StandardCharsets.UTF_8), "text.json", "hello".getBytes(StandardCharsets.UTF_8))), 200,
-            "two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor.", "is no JSON");
+    @Test
+    void sheetWithTwoOutputsTiedTogetherAndAFileThatIsNoJsonAreRefused() throws IOException {
+        String tied = Demo.text("tarnlight-minor")
+                .replace(
+                        "\"ports\": [",
+                        "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
+        says(
+                site.preview(
+                        "/sheets/import",
+                        "sheets",
+                        Map.of(
+                                "tied.json",
+                                tied.getBytes(StandardCharsets.UTF_8),
+                                "text.json",
+                                "hello".getBytes(StandardCharsets.UTF_8))),
+                200,
+                "two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor.",
+                "is no JSON");
     }
 
-    @Test void importOfNothingOrOfABrokenZipIsAnsweredInWords() throws IOException {
+    @Test
+    void importOfNothingOrOfABrokenZipIsAnsweredInWords() throws IOException {
         says(site.upload("/sheets/import", "sheets", Map.of("", new byte[0])), 422, "No file was chosen.");
-        says(site.upload("/sheets/import", "sheets", Map.of("half.zip", "PK half".getBytes(StandardCharsets.UTF_8))), 422, "is cut short or damaged: its end is missing.");
-        says(site.preview("/parts/import-list", "list", Map.of("latin.csv", new byte[] {'n', 'u', 'm', 'b', 'e', 'r', '\n', (byte) 0xe4, '\n'})), 200, "It could not be taken in; nothing was changed", "cannot be read from here on");
+        says(
+                site.upload("/sheets/import", "sheets", Map.of("half.zip", "PK half".getBytes(StandardCharsets.UTF_8))),
+                422,
+                "is cut short or damaged: its end is missing.");
+        says(
+                site.preview("/parts/import-list", "list", Map.of("latin.csv", new byte[] {
+                    'n', 'u', 'm', 'b', 'e', 'r', '\n', (byte) 0xe4, '\n'
+                })),
+                200,
+                "It could not be taken in; nothing was changed",
+                "cannot be read from here on");
         says(site.get("/parts?most=cheap"), 200, "\"cheap\" is no price; type a number such as 40 or 39.90.");
         says(site.get("/intakes/00000000-0000-0000-0000-000000000000"), 422, "There is no such import here.");
     }
 
-    @Test void archiveThatIsCutNewerOrSomethingElseIsRefusedAndNothingComesIn() throws IOException {
+    @Test
+    void archiveThatIsCutNewerOrSomethingElseIsRefusedAndNothingComesIn() throws IOException {
         byte[] zip = site.bytes("/jobs/%d/archive.zip".formatted(job));
         int before = TestApp.bean(Jobs.class).list().size();
-        says(site.upload("/jobs/import", "archive", Map.of("half.zip", Arrays.copyOf(zip, zip.length / 2))), 422, "is cut short or damaged: its end is missing.");
-        says(site.upload("/jobs/import", "archive", Map.of("note.txt", "not a zip".getBytes(StandardCharsets.UTF_8))), 422, "is no ZIP file. Choose a job archive that was saved at Hand over.");
-        says(site.upload("/jobs/import", "archive", Map.of("again.zip", zip)), 422, "This job is here already, as job %d. Nothing was changed.".formatted(job));
+        says(
+                site.upload("/jobs/import", "archive", Map.of("half.zip", Arrays.copyOf(zip, zip.length / 2))),
+                422,
+                "is cut short or damaged: its end is missing.");
+        says(
+                site.upload(
+                        "/jobs/import", "archive", Map.of("note.txt", "not a zip".getBytes(StandardCharsets.UTF_8))),
+                422,
+                "is no ZIP file. Choose a job archive that was saved at Hand over.");
+        says(
+                site.upload("/jobs/import", "archive", Map.of("again.zip", zip)),
+                422,
+                "This job is here already, as job %d. Nothing was changed.".formatted(job));
         assertEquals(before, TestApp.bean(Jobs.class).list().size());
     }
 
-    @Test void unknownPagesAndJobsAreAnsweredInWords() {
+    @Test
+    void unknownPagesAndJobsAreAnsweredInWords() {
         says(site.get("/jobs/99999/wire"), 404, "There is no job 99999 here. Choose one from the list.");
         says(site.get("/nowhere"), 404, "There is no such page");
         says(site.get("/sheets/no-such-sheet"), 422, "There is no sheet of this name here.");
@@ -121,22 +201,28 @@ class BadInputTest {
         says(site.post("/jobs", Map.of("title", "  ")), 422, "A job needs a name");
     }
 
-    @Test void nobodyChangesAnythingWithoutAName() {
+    @Test
+    void nobodyChangesAnythingWithoutAName() {
         HttpResponse<String> page = new Site(TestApp.url(), "nobody").change(job, 1, "note", "x");
         assertEquals(302, page.statusCode());
         assertTrue(page.headers().firstValue("Location").orElseThrow().contains("/who"));
-        assertTrue(TestApp.bean(Jobs.class).find(job).orElseThrow().field("note").isEmpty());
+        assertTrue(
+                TestApp.bean(Jobs.class).find(job).orElseThrow().field("note").isEmpty());
     }
 
-    @Test void textOfAPersonIsNeverMarkup() {
+    @Test
+    void textOfAPersonIsNeverMarkup() {
         site.change(job, 1, "customer", "<script>alert(1)</script>");
         String page = site.get("/jobs/%d/hand-over".formatted(job)).body();
         assertFalse(page.contains("<script>alert"));
         assertTrue(page.contains("&lt;script&gt;alert"));
     }
 
-    @Test void returnAddressOutsideTheJobIsNotFollowed() {
-        HttpResponse<String> page = site.post("/jobs/%d/change".formatted(job), Map.of("seen", "1", "back", "https://elsewhere.example/", "f:note", "x"));
+    @Test
+    void returnAddressOutsideTheJobIsNotFollowed() {
+        HttpResponse<String> page = site.post(
+                "/jobs/%d/change".formatted(job),
+                Map.of("seen", "1", "back", "https://elsewhere.example/", "f:note", "x"));
         assertTrue(page.headers().firstValue("Location").orElseThrow().endsWith("/jobs/%d/arrive".formatted(job)));
     }
 }

@@ -17,14 +17,27 @@ class EditTest extends InBrowser {
     private static final String ID = "corrick-ferryman-edited";
     private Page page;
 
-    @BeforeEach void sheet() {
-        TestApp.bean(Library.class).take(Map.of("sheet", Demo.text("corrick-ferryman-2006").replace("\"corrick-ferryman-2006\"", "\"" + ID + "\"")), "Ines");
+    @BeforeEach
+    void sheet() {
+        TestApp.bean(Library.class)
+                .take(
+                        Map.of(
+                                "sheet",
+                                Demo.text("corrick-ferryman-2006")
+                                        .replace("\"corrick-ferryman-2006\"", "\"" + ID + "\"")),
+                        "Ines");
         page = window("ines");
     }
 
-    private static void press(Page page, String name) { page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)).click(); }
+    private static void press(Page page, String name) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
+    }
 
-    @Test void positionIsCorrectedInTheDrawingOfItsPlug() {
+    @Test
+    void positionIsCorrectedInTheDrawingOfItsPlug() {
         page.navigate("/sheets/" + ID + "/edit");
         page.getByLabel("Position 7, constant, red/white").click();
         page.getByLabel("Colour, in any notation").fill("blurple");
@@ -44,7 +57,8 @@ class EditTest extends InBrowser {
         assertThat(page.locator(".positions").first()).containsText("red/white");
     }
 
-    @Test void emptyPositionGetsAWireAndLosesIt() {
+    @Test
+    void emptyPositionGetsAWireAndLosesIt() {
         page.navigate("/sheets/" + ID + "/edit?plug=A&position=2");
         page.getByLabel("Holds no wire").uncheck();
         page.getByLabel("What it is").selectOption("mute");
@@ -59,7 +73,8 @@ class EditTest extends InBrowser {
         assertThat(page.getByLabel("Position 2, empty")).hasCount(1);
     }
 
-    @Test void sisterTrimIsDuplicatedAndOnlyTheDifferencesAreSeen() {
+    @Test
+    void sisterTrimIsDuplicatedAndOnlyTheDifferencesAreSeen() {
         page.navigate("/sheets/" + ID);
         page.getByLabel("Its id").fill("corrick-ferryman-sister");
         page.getByLabel("Its name").fill("Corrick Ferryman, sister trim");
@@ -79,8 +94,14 @@ class EditTest extends InBrowser {
         assertThat(page.locator("#work")).containsText("is taken; choose another id.");
     }
 
-    @Test void factMeasuredOnAJobIsOfferedBackToTheSheet() {
-        int job = TestApp.bean(Jobs.class).create("Offers back", "Ines", Map.of("vehicle", ID, "settled/" + ID + "/plugs[A].positions[position 6].colour", "grey/green")).number();
+    @Test
+    void factMeasuredOnAJobIsOfferedBackToTheSheet() {
+        int job = TestApp.bean(Jobs.class)
+                .create(
+                        "Offers back",
+                        "Ines",
+                        Map.of("vehicle", ID, "settled/" + ID + "/plugs[A].positions[position 6].colour", "grey/green"))
+                .number();
         page.navigate("/jobs/" + job + "/hand-over");
         press(page, "Write this into the vehicle's sheet");
         assertThat(page.locator(".positions").first()).containsText("grey/green");

@@ -17,10 +17,16 @@ import velvetbezel.harness.Builder;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Library;
 
-/** New sheets made in the browser: a vehicle from a paper pinout by keyboard, its amplified trim, a radio and a part from blocks. */
+/**
+ * New sheets made in the browser: a vehicle from a paper pinout by keyboard, its amplified trim, a radio and a part
+ * from blocks.
+ */
 class EntryTest extends InBrowser {
-    private static final List<String> ROLES = List.of("", "", "", "acc", "", "58", "30", "31", "rr+", "rr-", "fr+", "fr-", "lf+", "lf-", "rl+", "rl-");
-    private static final List<String> COLOURS = List.of("", "", "", "VT/WH", "", "GY/BK", "RD/WH", "BN", "BU/RD", "BU/BN", "GY/RD", "GY/BN", "YE/RD", "YE/BN", "GN/RD", "GN/BN");
+    private static final List<String> ROLES =
+            List.of("", "", "", "acc", "", "58", "30", "31", "rr+", "rr-", "fr+", "fr-", "lf+", "lf-", "rl+", "rl-");
+    private static final List<String> COLOURS = List.of(
+            "", "", "", "VT/WH", "", "GY/BK", "RD/WH", "BN", "BU/RD", "BU/BN", "GY/RD", "GY/BN", "YE/RD", "YE/BN",
+            "GN/RD", "GN/BN");
     private int keys;
 
     private void type(Page page, String text) {
@@ -41,10 +47,16 @@ class EntryTest extends InBrowser {
         }
     }
 
-    private static void button(Page page, String name) { page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)).click(); }
+    private static void button(Page page, String name) {
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
+    }
 
     /** A plain van with two ISO plugs in some 220 keys and four clicks: well under ten minutes for anybody. */
-    @Test void vehicleIsEnteredByKeyboardFromItsPinoutAndItsAmplifiedTrimFromThat() {
+    @Test
+    void vehicleIsEnteredByKeyboardFromItsPinoutAndItsAmplifiedTrimFromThat() {
         Page page = window("ines");
         page.navigate("/vehicles");
         page.getByText("New vehicle from a pinout").click();
@@ -79,7 +91,9 @@ class EntryTest extends InBrowser {
         page.getByLabel("Trim and audio system").fill("van, amplified");
         String[] corners = {"rear right", "front right", "front left", "rear left"};
         for (int i = 0; i < corners.length; i++)
-            for (int half = 0; half < 2; half++) page.getByLabel("B %d, role".formatted(2 * i + half + 1)).fill("line " + corners[i] + (half == 0 ? " +" : " -"));
+            for (int half = 0; half < 2; half++)
+                page.getByLabel("B %d, role".formatted(2 * i + half + 1))
+                        .fill("line " + corners[i] + (half == 0 ? " +" : " -"));
         button(page, "Save the vehicle");
         assertThat(page.locator("tr.bad").first()).containsText("\"line rear right +\" stands alone");
         page.getByLabel("A 5, role").fill("rem");
@@ -92,7 +106,8 @@ class EntryTest extends InBrowser {
         assertThat(page.locator(".compare")).not().containsText("plugs[A].positions[position 7].colour");
     }
 
-    @Test void whatThePaperCannotMeanIsMarkedInItsRowAndEverythingTypedStays() {
+    @Test
+    void whatThePaperCannotMeanIsMarkedInItsRowAndEverythingTypedStays() {
         Page page = window("ines");
         page.navigate("/vehicles/new");
         page.getByLabel("Make").fill("Corrick");
@@ -105,7 +120,8 @@ class EntryTest extends InBrowser {
         button(page, "Save the vehicle");
         assertThat(page.locator(".refused")).containsText("\"long\" is no model year; four digits such as 2009.");
         assertThat(page.getByLabel("A 7, role")).hasValue("warmth");
-        for (String field : List.of("Model", "Trim and audio system")) page.getByLabel(field).fill("Nowhere");
+        for (String field : List.of("Model", "Trim and audio system"))
+            page.getByLabel(field).fill("Nowhere");
         page.getByLabel("First year").fill("2009");
         page.getByLabel("Last year").fill("2010");
         button(page, "Save the vehicle");
@@ -114,7 +130,8 @@ class EntryTest extends InBrowser {
     }
 
     /** A radio from blocks; taking one rule off takes its behaviour, and bringing it back brings it. */
-    @Test void radioIsBuiltFromBlocksAndARuleTakenOffTakesItsBehaviour() {
+    @Test
+    void radioIsBuiltFromBlocksAndARuleTakenOffTakesItsBehaviour() {
         Page page = window("ines");
         page.navigate("/radios");
         page.getByText("New radio").click();
@@ -123,15 +140,23 @@ class EntryTest extends InBrowser {
         assertThat(page.locator(".refused")).containsText("price is missing; a number is expected.");
         page.getByLabel("Price").fill("79,50");
         button(page, "Save and go on");
-        for (String block : List.of("Drives the front left speaker", "Drives the front right speaker", "Drives the rear left speaker", "Drives the rear right speaker", "Antenna socket of the family ISO antenna", "Dims above 4 V on illumination"))
+        for (String block : List.of(
+                "Drives the front left speaker",
+                "Drives the front right speaker",
+                "Drives the rear left speaker",
+                "Drives the rear right speaker",
+                "Antenna socket of the family ISO antenna",
+                "Dims above 4 V on illumination"))
             add(page, block, block.startsWith("Antenna") ? "DIN antenna" : block.startsWith("Dims") ? "bright" : "");
         assertThat(page.locator(".refused")).containsText("\"bright\" is no number; type one such as 4.");
         assertThat(page.getByLabel("Dims above, V")).hasValue("bright");
         page.getByLabel("Dims above, V").fill("6");
         page.getByLabel("Add: Dims above 4 V on illumination").click();
-        assertThat(page.locator(".pieces").first()).containsText("dim while powered and lamps at least 6 V: shows dimmed");
+        assertThat(page.locator(".pieces").first())
+                .containsText("dim while powered and lamps at least 6 V: shows dimmed");
         assertEquals("kept", dimming());
-        page.getByLabel("Take off dim", new Page.GetByLabelOptions().setExact(true)).click();
+        page.getByLabel("Take off dim", new Page.GetByLabelOptions().setExact(true))
+                .click();
         assertEquals("lost", dimming());
         page.navigate("/sheets/pebblefen-p5");
         page.getByText("Undo").first().click();
@@ -144,28 +169,38 @@ class EntryTest extends InBrowser {
     }
 
     private static void add(Page page, String block, String value) {
-        page.locator("summary").filter(new Locator.FilterOptions().setHasText(block)).click();
-        if (!value.isEmpty()) page.locator("details[open] input[autocomplete]").last().fill(value);
+        page.locator("summary")
+                .filter(new Locator.FilterOptions().setHasText(block))
+                .click();
+        if (!value.isEmpty())
+            page.locator("details[open] input[autocomplete]").last().fill(value);
         page.getByLabel("Add: " + block).click();
     }
 
     private static String dimming() {
         Library library = TestApp.bean(Library.class);
-        Sheet.Vehicle car = (Sheet.Vehicle) library.find("corrick-ferryman-2006").orElseThrow().sheet().orElseThrow();
-        Sheet.Radio radio = (Sheet.Radio) library.find("pebblefen-p5").orElseThrow().sheet().orElseThrow();
-        Sheet.Part adapter = (Sheet.Part) library.find("thornlea-iso-tails").orElseThrow().sheet().orElseThrow();
-        Map<FunctionId, Outcome> outcomes = Outcomes.compare(Builder.factory(car), Builder.replacement(car, radio, List.of(adapter)), library.catalogue());
+        Sheet.Vehicle car = (Sheet.Vehicle)
+                library.find("corrick-ferryman-2006").orElseThrow().sheet().orElseThrow();
+        Sheet.Radio radio =
+                (Sheet.Radio) library.find("pebblefen-p5").orElseThrow().sheet().orElseThrow();
+        Sheet.Part adapter = (Sheet.Part)
+                library.find("thornlea-iso-tails").orElseThrow().sheet().orElseThrow();
+        Map<FunctionId, Outcome> outcomes = Outcomes.compare(
+                Builder.factory(car), Builder.replacement(car, radio, List.of(adapter)), library.catalogue());
         return outcomes.get(new FunctionId("dimming")).word();
     }
 
-    @Test void partIsBuiltFromWhatItMatesWithCarriesAndMakes() {
+    @Test
+    void partIsBuiltFromWhatItMatesWithCarriesAndMakes() {
         Page page = window("ines");
         page.navigate("/parts/new");
         page.locator("#name").fill("Kestwick bench adapter");
         page.getByLabel("Price").fill("9");
         page.getByLabel("Labour, minutes").fill("10");
         button(page, "Save and go on");
-        page.locator("summary").filter(new Locator.FilterOptions().setHasText("Mates with a plug")).click();
+        page.locator("summary")
+                .filter(new Locator.FilterOptions().setHasText("Mates with a plug"))
+                .click();
         page.locator("details[open]").getByLabel("Plug family").fill("ISO 10487 A");
         page.locator("details[open] .btn").click();
         assertThat(page.locator(".pieces")).containsText("main: ISO 10487 A, 8 positions, plug");

@@ -23,25 +23,47 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(TestApp.class)
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 public abstract class InBrowser {
-    private static final List<String> ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync");
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
     private static final int PATIENCE = 10_000;
     private static final int KITS = 180_000;
     protected final List<String> console = new ArrayList<>();
     private Playwright playwright;
     private Browser browser;
 
-    @BeforeAll void openBrowser() {
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(ARGUMENTS));
+    @BeforeAll
+    void openBrowser() {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(ARGUMENTS));
     }
 
-    @AfterAll void closeBrowser() { playwright.close(); }
+    @AfterAll
+    void closeBrowser() {
+        playwright.close();
+    }
 
-    @AfterEach void forget() { console.clear(); }
+    @AfterEach
+    void forget() {
+        console.clear();
+    }
 
     /** A window of its own for one person; @param person empty for somebody not named yet */
     protected Page window(String person, int width, int height) {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setBaseURL(TestApp.url()).setAcceptDownloads(true));
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setBaseURL(TestApp.url())
+                .setAcceptDownloads(true));
         if (!person.isEmpty()) context.addCookies(List.of(new Cookie("person", person).setUrl(TestApp.url())));
         context.setDefaultTimeout(PATIENCE);
         Page page = context.newPage();
@@ -52,7 +74,9 @@ public abstract class InBrowser {
         return page;
     }
 
-    protected Page window(String person) { return window(person, 1280, 800); }
+    protected Page window(String person) {
+        return window(person, 1280, 800);
+    }
 
     /** Does something that saves, and waits until the page has followed. */
     protected static void saved(Page page, Runnable act) {
@@ -62,7 +86,11 @@ public abstract class InBrowser {
     }
 
     /** Waits until the kits of a Match page are worked out. */
-    protected static void kitsThere(Page page) { assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(KITS)); }
+    protected static void kitsThere(Page page) {
+        assertThat(page.locator(".working")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(KITS));
+    }
 
-    private static int loads(Page page) { return ((Number) page.evaluate("Number(document.body.dataset.loads ?? 0)")).intValue(); }
+    private static int loads(Page page) {
+        return ((Number) page.evaluate("Number(document.body.dataset.loads ?? 0)")).intValue();
+    }
 }

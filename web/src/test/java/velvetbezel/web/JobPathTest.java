@@ -25,11 +25,19 @@ import velvetbezel.store.Jobs;
 class JobPathTest extends InBrowser {
     private static final String HEADING = "h1";
 
-    private static void go(Page page, String station) { page.locator(".loom").getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(station)).click(); }
+    private static void go(Page page, String station) {
+        page.locator(".loom")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(station))
+                .click();
+    }
 
-    private static Locator button(Page page, String name) { return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)); }
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
 
-    @Test void minibusFromArrivalToHandOver() throws Exception {
+    @Test
+    void minibusFromArrivalToHandOver() throws Exception {
         Page page = window("");
         page.navigate("/");
         button(page, "Ines Hallam").click();
@@ -51,19 +59,24 @@ class JobPathTest extends InBrowser {
             vin.fill("1M8GDM9AXKPO42788");
             vin.press("Enter");
         });
-        assertThat(page.locator("#vin-note .fault")).hasText("Character 12 is O, and a VIN has no I, O or Q. It is probably 0.");
+        assertThat(page.locator("#vin-note .fault"))
+                .hasText("Character 12 is O, and a VIN has no I, O or Q. It is probably 0.");
         assertThat(vin).hasValue("1M8GDM9AXKPO42788");
         saved(page, () -> {
             vin.fill("1M8GDM9A1KP042788");
             vin.press("Enter");
         });
-        assertThat(page.locator("#vin-note")).containsText("Check digit (position 9) is 1 where X is expected. It binds for vehicles sold in North America");
+        assertThat(page.locator("#vin-note"))
+                .containsText(
+                        "Check digit (position 9) is 1 where X is expected. It binds for vehicles sold in North America");
         assertThat(page.locator("#questions")).containsText("VIN: check digit");
         for (Locator row : page.locator(".baseline tr[id]").all()) {
             Locator worked = row.getByText("● worked");
             if (worked.count() == 1) saved(page, worked::click);
         }
-        saved(page, () -> page.locator("tr", new Page.LocatorOptions().setHasText("Sound rear left")).getByText("▲ faulty").click());
+        saved(page, () -> page.locator("tr", new Page.LocatorOptions().setHasText("Sound rear left"))
+                .getByText("▲ faulty")
+                .click());
         assertThat(page.locator(".verdict")).hasText("The baseline is complete. One was faulty before the work began.");
         saved(page, () -> page.getByLabel("Wish: Hands-free calls").selectOption("must stay"));
         assertThat(page.locator("#questions")).not().containsText("Baseline:");
@@ -73,25 +86,32 @@ class JobPathTest extends InBrowser {
         go(page, "Match");
         Locator heading = page.locator(HEADING);
         kitsThere(page);
-        assertThat(heading).containsText("the best, Pebblefen P2, loses nothing", new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
+        assertThat(heading)
+                .containsText(
+                        "the best, Pebblefen P2, loses nothing",
+                        new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
         assertThat(page.locator(".verdict")).containsText("Every kit keeps what must stay: hands-free calls.");
         // other tests bring in prices of their own: the kit is found by what is in it
         Locator withMicrophone = page.locator(".versus");
         assertThat(withMicrophone).containsText("Thornlea ISO A and B with steering tail");
         page.getByText("Why the other parts are out").click();
-        assertThat(page.locator(".out")).containsText("No dash kit here holds a two-DIN radio in the one-DIN opening of this vehicle.");
+        assertThat(page.locator(".out"))
+                .containsText("No dash kit here holds a two-DIN radio in the one-DIN opening of this vehicle.");
         go(page, "Match");
-        saved(page, () -> page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true)).click());
+        saved(page, () -> page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true))
+                .click());
         assertThat(heading).hasText(Pattern.compile("Kit \\w+ is chosen: Pebblefen P2, loses nothing"));
         page.getByText("While the dash is open").click();
-        saved(page, () -> page.getByLabel("Add the Kelfax microphone with 3 m lead to the kit").click());
+        saved(page, () -> page.getByLabel("Add the Kelfax microphone with 3 m lead to the kit")
+                .click());
         assertThat(page.locator(HEADING)).hasText("Your kit is chosen: Pebblefen P2, loses nothing");
     }
 
     private static void wire(Page page) {
         go(page, "Wire");
         assertThat(page.locator(HEADING)).hasText("Fourteen joints; going by colour would miss four");
-        assertThat(page.locator("#exceptions")).containsText("Position A7 of this car carries constant, where ISO 10487 has accessory.");
+        assertThat(page.locator("#exceptions"))
+                .containsText("Position A7 of this car carries constant, where ISO 10487 has accessory.");
         Locator keyOff = page.getByLabel("A7, key off 12.6 ± 0.5 V");
         saved(page, () -> {
             keyOff.fill("0.2");
@@ -104,12 +124,19 @@ class JobPathTest extends InBrowser {
         });
         assertThat(page.locator(".reading").first()).containsText("agrees");
         assertThat(page.locator("#questions")).containsText("Five readings to take");
-        for (int i = 1; i <= 14; i++) saved(page, () -> page.locator("table.joints .btn-next").click());
+        for (int i = 1; i <= 14; i++)
+            saved(page, () -> page.locator("table.joints .btn-next").click());
         assertThat(page.locator(".verdict")).hasText("All are joined. Next: read the whole list back.");
         assertEquals(14, page.locator(".dot.done").count());
-        for (Locator cap : page.locator(".caps .btn-quiet").all().stream().toList()) saved(page, () -> page.locator(".caps .btn-quiet").first().click());
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Read back")).click();
-        for (int i = 1; i <= 14; i++) saved(page, () -> page.locator(".backs .btn-quiet").getByText("agrees", new Locator.GetByTextOptions().setExact(true)).first().click());
+        for (Locator cap : page.locator(".caps .btn-quiet").all().stream().toList())
+            saved(page, () -> page.locator(".caps .btn-quiet").first().click());
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Read back"))
+                .click();
+        for (int i = 1; i <= 14; i++)
+            saved(page, () -> page.locator(".backs .btn-quiet")
+                    .getByText("agrees", new Locator.GetByTextOptions().setExact(true))
+                    .first()
+                    .click());
         assertThat(page.locator(".verdict")).containsText("Fourteen of 14 read back.");
     }
 
@@ -119,7 +146,8 @@ class JobPathTest extends InBrowser {
         for (int i = 1; i <= 23; i++) {
             boolean oldFault = page.locator(".hand h2").textContent().equals("Sound rear left");
             if (oldFault) page.getByPlaceholder("Reading or note").fill("cone torn");
-            saved(page, () -> button(page, oldFault ? "Not right" : "Right, next").click());
+            saved(page, () -> button(page, oldFault ? "Not right" : "Right, next")
+                    .click());
         }
         assertThat(page.locator(".all-done")).containsText("Every check has a result");
         assertThat(page.locator(".checks")).containsText("Was faulty at arrival already.");
@@ -129,10 +157,12 @@ class JobPathTest extends InBrowser {
     private static void handOver(Page page) throws IOException, SQLException {
         go(page, "Hand over");
         assertThat(page.locator(".paper")).containsText("14 of 14 joined, 14 read back");
-        assertThat(page.locator(".paper")).containsText("No amplifier is switched by it. It carries 12.5 V with key and lamps on.");
+        assertThat(page.locator(".paper"))
+                .containsText("No amplifier is switched by it. It carries 12.5 V with key and lamps on.");
         saved(page, () -> page.locator("#handed").click());
         assertThat(page.locator(HEADING)).hasText("Handed over");
-        Download archive = page.waitForDownload(() -> page.getByText("Save the job archive").click());
+        Download archive = page.waitForDownload(
+                () -> page.getByText("Save the job archive").click());
         assertEquals("job-214.zip", archive.suggestedFilename());
         readBackElsewhere(page, Files.readAllBytes(archive.path()));
     }
@@ -150,12 +180,17 @@ class JobPathTest extends InBrowser {
             assertThat(page.locator(HEADING)).hasText("Handed over");
             assertThat(page.locator(".paper")).containsText("cone torn");
             page.locator("#questions").getByText("Log of this job").click();
-            assertThat(page.locator(".log")).containsText("Chose the kit: Pebblefen P2, one-DIN, Quillmoor one-DIN sleeve with tabs and keys, Thornlea ISO A and B with steering tail, Kelfax microphone");
+            assertThat(page.locator(".log"))
+                    .containsText(
+                            "Chose the kit: Pebblefen P2, one-DIN, Quillmoor one-DIN sleeve with tabs and keys, Thornlea ISO A and B with steering tail, Kelfax microphone");
         }
     }
 
-    @Test void trimIsToldApartByWhatIsSeenAndTheNextLookIsNamed() {
-        int job = TestApp.bean(Jobs.class).create("Which Plover", "Tomas Berrow", Map.of("vehicle", "meridale-plover-2019-amplified")).number();
+    @Test
+    void trimIsToldApartByWhatIsSeenAndTheNextLookIsNamed() {
+        int job = TestApp.bean(Jobs.class)
+                .create("Which Plover", "Tomas Berrow", Map.of("vehicle", "meridale-plover-2019-amplified"))
+                .number();
         Page page = window("tomas");
         page.navigate("/jobs/" + job + "/arrive");
         assertThat(page.locator("#audio")).containsText("Not told apart yet: 3 sheets of this model.");
@@ -163,7 +198,8 @@ class JobPathTest extends InBrowser {
         saved(page, () -> page.locator("label[for=f-sign-grille-badge-yes]").click());
         assertThat(page.locator(".candidates .chosen")).containsText("47 %");
         saved(page, () -> page.locator("label[for=f-sign-chassis-label-no]").click());
-        saved(page, () -> page.locator("label[for=f-sign-speaker-pairs-missing-no]").click());
+        saved(page, () -> page.locator("label[for=f-sign-speaker-pairs-missing-no]")
+                .click());
         Locator display = page.getByLabel("Size of the factory display");
         saved(page, () -> {
             display.fill("5 inch");
@@ -171,7 +207,8 @@ class JobPathTest extends InBrowser {
         });
         assertThat(page.locator("#audio")).containsText("What was seen speaks for another sheet.");
         assertThat(page.locator("#questions")).containsText("It looks like the other trim");
-        saved(page, () -> page.getByLabel("Choose Meridale Plover, 2017 to 2020, plain audio").click());
+        saved(page, () -> page.getByLabel("Choose Meridale Plover, 2017 to 2020, plain audio")
+                .click());
         assertThat(page.locator(HEADING)).hasText("Meridale Plover, plain audio: eighteen functions to keep");
         assertThat(page.locator("#audio")).containsText("What was seen agrees with the chosen sheet.");
         page.locator("#built > summary").click();
@@ -179,15 +216,21 @@ class JobPathTest extends InBrowser {
         assertThat(page.locator("#built > summary")).hasText("Earlier changes by former owners: 1 recorded");
     }
 
-    @Test void crossoverShowsItsLossesBeforeThePurchaseAndItsConflictUntilItIsSettled() {
+    @Test
+    void crossoverShowsItsLossesBeforeThePurchaseAndItsConflictUntilItIsSettled() {
         Page page = window("tomas");
         page.navigate("/jobs/215/match");
         kitsThere(page);
-        assertThat(page.locator(HEADING)).containsText("the best, Ondel 47, loses two functions", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
-        Locator dimmer = page.locator(".versus tr").filter(new Locator.FilterOptions().setHas(page.getByText("Display follows the dimmer")));
+        assertThat(page.locator(HEADING))
+                .containsText(
+                        "the best, Ondel 47, loses two functions",
+                        new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
+        Locator dimmer = page.locator(".versus tr")
+                .filter(new Locator.FilterOptions().setHas(page.getByText("Display follows the dimmer")));
         dimmer.locator("summary").first().click();
         assertThat(dimmer.locator("details p").first()).isVisible();
-        saved(page, () -> page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true)).click());
+        saved(page, () -> page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true))
+                .click());
         go(page, "Wire");
         assertThat(page.locator(HEADING)).hasText("Six joints; going by colour would miss four");
         assertThat(page.locator("#questions")).containsText("Position 9 (amp remote) has two colours");

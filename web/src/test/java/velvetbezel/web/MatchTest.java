@@ -24,7 +24,10 @@ class MatchTest extends InBrowser {
     private static final String CROSSOVER = "meridale-plover-2019-amplified";
     private Jobs jobs;
 
-    @BeforeAll void workshop() { jobs = TestApp.bean(Jobs.class); }
+    @BeforeAll
+    void workshop() {
+        jobs = TestApp.bean(Jobs.class);
+    }
 
     private Job job(String vehicle, Map<String, String> more) {
         Map<String, String> fields = new HashMap<>(more);
@@ -39,9 +42,14 @@ class MatchTest extends InBrowser {
         return page;
     }
 
-    private static Locator row(Page page, String label) { return page.locator(".versus tr").filter(new Locator.FilterOptions().setHas(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(label)))); }
+    private static Locator row(Page page, String label) {
+        return page.locator(".versus tr")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName(label))));
+    }
 
-    @Test void mustOfTheAuxSocketAndTheEmergencyCallNamesTheTwoThatCannotBothBe() {
+    @Test
+    void mustOfTheAuxSocketAndTheEmergencyCallNamesTheTwoThatCannotBothBe() {
         Page page = match(job(CROSSOVER, Map.of("wish/aux", "must stay", "wish/telematics voice", "must stay")));
         assertThat(page.locator("h1")).hasText("No kit meets all of it");
         assertThat(page.locator(".ways li")).hasCount(2);
@@ -49,14 +57,16 @@ class MatchTest extends InBrowser {
         assertThat(page.locator(".ways")).containsText("Emergency call voice: then ");
     }
 
-    @Test void budgetBelowThePanelLeavesOneDinWithAPocketAndABadAmountStaysTyped() {
+    @Test
+    void budgetBelowThePanelLeavesOneDinWithAPocketAndABadAmountStaysTyped() {
         Page page = match(job(CROSSOVER, Map.of()));
         Locator budget = page.locator("#budget");
         saved(page, () -> {
             budget.fill("four hundred");
             budget.press("Enter");
         });
-        assertThat(page.locator("#budget-note")).hasText("\"four hundred\" is no amount; type a number such as 450 or 450.00.");
+        assertThat(page.locator("#budget-note"))
+                .hasText("\"four hundred\" is no amount; type a number such as 450 or 450.00.");
         assertThat(budget).hasValue("four hundred");
         saved(page, () -> {
             budget.fill("440");
@@ -67,7 +77,8 @@ class MatchTest extends InBrowser {
         assertThat(row(page, "Dash kit")).containsText("pocket");
     }
 
-    @Test void partThatIsNotInStockSaysItsDaysAndWhatCouldStandIn() {
+    @Test
+    void partThatIsNotInStockSaysItsDaysAndWhatCouldStandIn() {
         Page page = match(job(CROSSOVER, Map.of()));
         assertThat(row(page, "Waiting")).containsText("3 days");
         row(page, "Antenna adapter").locator("a").first().click();
@@ -80,7 +91,8 @@ class MatchTest extends InBrowser {
         assertThat(page.locator("h1")).containsText("is chosen: Ondel 47");
     }
 
-    @Test void kitsAreTakenIntoTheComparisonAndOutOfIt() {
+    @Test
+    void kitsAreTakenIntoTheComparisonAndOutOfIt() {
         Page page = match(job("corrick-ferryman-2006", Map.of()));
         assertThat(page.locator(".versus thead th")).hasCount(3);
         page.getByLabel("Take out kit A").click();
@@ -93,35 +105,53 @@ class MatchTest extends InBrowser {
         assertThat(page.locator(".versus thead th")).hasCount(1);
     }
 
-    @Test void keptRadioTellsThatItsScreenNeedsTheAuxLead() {
+    @Test
+    void keptRadioTellsThatItsScreenNeedsTheAuxLead() {
         Page page = match(job("brindlow-quern-2013", Map.of("wish/phone sound", "wanted")));
         assertThat(row(page, "Aux adapter")).containsText("Marlstone aux lead for the Quern");
         assertThat(page.locator(".versus thead")).containsText("a screen; the factory radio stays");
     }
 
-    @Test void quoteIsAPdfWithPartsLabourTaxAndWhatIsLost() throws Exception {
+    @Test
+    void quoteIsAPdfWithPartsLabourTaxAndWhatIsLost() throws Exception {
         Job job = job("corrick-ferryman-2006", Map.of("customer", "Saltgate Rowing Club"));
         match(job);
         Site site = new Site(TestApp.url(), "ines");
         try (PDDocument pdf = Loader.loadPDF(site.bytes("/jobs/%d/quote.pdf?kits=A,B".formatted(job.number())))) {
             String text = new PDFTextStripper().getText(pdf);
-            assertTrue(Pattern.compile("Kit A: Pebblefen P2.*Small materials for the joints\\s+7\\.07.*Radio, parts and materials\\s+160\\.87.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+201\\.37.*Tax contained\\s+33\\.56.*You lose nothing.*Kit B.*Steering button: next", Pattern.DOTALL).matcher(text).find(), text);
+            assertTrue(
+                    Pattern.compile(
+                                    "Kit A: Pebblefen P2.*Small materials for the joints\\s+7\\.07.*Radio, parts and materials\\s+160\\.87.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+201\\.37.*Tax contained\\s+33\\.56.*You lose nothing.*Kit B.*Steering button: next",
+                                    Pattern.DOTALL)
+                            .matcher(text)
+                            .find(),
+                    text);
         }
         HttpResponse<String> none = site.get("/jobs/%d/quote?kits=ZZ".formatted(job.number()));
         assertEquals(422, none.statusCode());
-        assertTrue(Site.words(none).contains("There is no kit \"ZZ\" in this job now; the list has changed."), Site.words(none));
+        assertTrue(
+                Site.words(none).contains("There is no kit \"ZZ\" in this job now; the list has changed."),
+                Site.words(none));
     }
 
-    @Test void whatCameOtherwiseIsAnOpenQuestionAndLeadsToAnotherPlan() {
-        Job job = job("corrick-ferryman-2006", Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
+    @Test
+    void whatCameOtherwiseIsAnOpenQuestionAndLeadsToAnotherPlan() {
+        Job job = job(
+                "corrick-ferryman-2006",
+                Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
         Page page = window("ines");
         page.navigate("/jobs/%d/goods-in".formatted(job.number()));
         assertThat(page.locator("h1")).hasText("0 of 9 looked at when it came");
-        Locator leads = page.locator(".piece").filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B with steering tail"));
-        saved(page, () -> leads.locator("form").last().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("not so")).click());
+        Locator leads = page.locator(".piece")
+                .filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B with steering tail"));
+        saved(page, () -> leads.locator("form")
+                .last()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("not so"))
+                .click());
         assertThat(page.locator("#questions")).containsText("Came otherwise: Thornlea ISO A and B with steering tail");
         leads.getByText("Plan with what came").click();
-        Locator tails = page.locator(".swaps tr").filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B to bare leads"));
+        Locator tails = page.locator(".swaps tr")
+                .filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B to bare leads"));
         assertThat(tails).containsText("Steering button: next");
     }
 }

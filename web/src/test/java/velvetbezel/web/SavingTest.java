@@ -19,16 +19,22 @@ class SavingTest extends InBrowser {
     private Job job;
     private Jobs jobs;
 
-    @BeforeEach void open() {
+    @BeforeEach
+    void open() {
         jobs = TestApp.bean(Jobs.class);
         job = jobs.create("A job of two people", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006"));
     }
 
-    private Optional<String> stored(String field) { return jobs.find(job.number()).orElseThrow().field(field); }
+    private Optional<String> stored(String field) {
+        return jobs.find(job.number()).orElseThrow().field(field);
+    }
 
-    private String path(String station) { return "/jobs/" + job.number() + "/" + station; }
+    private String path(String station) {
+        return "/jobs/" + job.number() + "/" + station;
+    }
 
-    @Test void textIsSavedWhileItIsTypedAndTheCaretStays() {
+    @Test
+    void textIsSavedWhileItIsTypedAndTheCaretStays() {
         Page page = window("ines");
         page.navigate(path("arrive"));
         saved(page, () -> page.locator("#note").pressSequentially("Squeaks at "));
@@ -39,7 +45,8 @@ class SavingTest extends InBrowser {
         assertThat(page.locator("#note")).hasValue("Squeaks at idle");
     }
 
-    @Test void secondPersonsStaleEditIsRefusedWithBothVersions() {
+    @Test
+    void secondPersonsStaleEditIsRefusedWithBothVersions() {
         Page ines = window("ines");
         Page tomas = window("tomas");
         ines.navigate(path("arrive"));
@@ -51,12 +58,14 @@ class SavingTest extends InBrowser {
         assertThat(refused.locator("dd").first()).hasText("Amsel");
         assertThat(refused.locator("dd").last()).hasText("Anselm");
         assertEquals(Optional.of("Amsel"), stored("customer"));
-        saved(tomas, () -> tomas.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Replace it with mine")).click());
+        saved(tomas, () -> tomas.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Replace it with mine"))
+                .click());
         assertEquals(Optional.of("Anselm"), stored("customer"));
         assertThat(tomas.locator("#alerts .refused")).hasCount(0);
     }
 
-    @Test void changesOfDifferentFieldsByTwoPeopleBothStand() {
+    @Test
+    void changesOfDifferentFieldsByTwoPeopleBothStand() {
         Page ines = window("ines");
         Page tomas = window("tomas");
         ines.navigate(path("arrive"));
@@ -69,7 +78,8 @@ class SavingTest extends InBrowser {
         assertThat(tomas.locator("#questions")).containsText("Plain or amplified?");
     }
 
-    @Test void withoutConnectionTheChangeWaitsAndIsSavedAfterwards() {
+    @Test
+    void withoutConnectionTheChangeWaitsAndIsSavedAfterwards() {
         Page page = window("ines");
         page.navigate(path("arrive"));
         page.context().setOffline(true);
@@ -80,7 +90,8 @@ class SavingTest extends InBrowser {
         assertThat(page.locator("#saving")).hasText("");
     }
 
-    @Test void keysMoveAlongTheLoom() {
+    @Test
+    void keysMoveAlongTheLoom() {
         Page page = window("ines");
         page.navigate(path("arrive"));
         page.keyboard().press("3");
@@ -91,13 +102,31 @@ class SavingTest extends InBrowser {
         assertThat(page).hasURL(Pattern.compile(".*/wire$"));
     }
 
-    @Test void anotherKitTakesBackExactlyTheWorkItUndoesAndUndoBringsItBack() {
+    @Test
+    void anotherKitTakesBackExactlyTheWorkItUndoesAndUndoBringsItBack() {
         Page page = window("ines");
-        jobs.change(job.id(), "Ines Hallam", "kit", 1, Map.of("radio", Optional.of("pebblefen-p2"), "parts", Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
-            "joint/joint ground", Optional.of("done"), "joint/joint steering 1", Optional.of("done"), "result/power", Optional.of("RIGHT")));
+        jobs.change(
+                job.id(),
+                "Ines Hallam",
+                "kit",
+                1,
+                Map.of(
+                        "radio",
+                        Optional.of("pebblefen-p2"),
+                        "parts",
+                        Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
+                        "joint/joint ground",
+                        Optional.of("done"),
+                        "joint/joint steering 1",
+                        Optional.of("done"),
+                        "result/power",
+                        Optional.of("RIGHT")));
         page.navigate(path("match?radio=tarnlight-minor"));
         kitsThere(page);
-        saved(page, () -> page.locator(".versus").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choose kit")).first().click());
+        saved(page, () -> page.locator(".versus")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choose kit"))
+                .first()
+                .click());
         assertEquals(Optional.empty(), stored("joint/joint steering 1"));
         assertEquals(Optional.empty(), stored("result/power"));
         saved(page, () -> page.locator("#undo").click());

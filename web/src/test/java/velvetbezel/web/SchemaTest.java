@@ -34,22 +34,40 @@ class SchemaTest {
 
     private static Schema schema(String name) {
         try {
-            return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("src/main/resources/static/schemas", name + ".json")), InputFormat.JSON);
+            return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(
+                            Files.readString(Path.of("src/main/resources/static/schemas", name + ".json")),
+                            InputFormat.JSON);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private static List<String> faults(Schema schema, String json) { return schema.validate(json, InputFormat.JSON).stream().map(Object::toString).toList(); }
+    private static List<String> faults(Schema schema, String json) {
+        return schema.validate(json, InputFormat.JSON).stream()
+                .map(Object::toString)
+                .toList();
+    }
 
-    static Stream<Path> sheets() throws IOException { return Files.walk(Path.of("../demo")).filter(p -> p.toString().endsWith(".json") && !p.endsWith("functions.json")); }
+    static Stream<Path> sheets() throws IOException {
+        return Files.walk(Path.of("../demo"))
+                .filter(p -> p.toString().endsWith(".json") && !p.endsWith("functions.json"));
+    }
 
-    @ParameterizedTest @MethodSource("sheets") void everySheetOfTheDemoIsValid(Path sheet) throws IOException { assertEquals(List.of(), faults(SHEET, Files.readString(sheet))); }
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void everySheetOfTheDemoIsValid(Path sheet) throws IOException {
+        assertEquals(List.of(), faults(SHEET, Files.readString(sheet)));
+    }
 
-    @Test void catalogueOfTheDemoIsValid() { assertEquals(List.of(), faults(schema("functions-1"), Demo.text("functions"))); }
+    @Test
+    void catalogueOfTheDemoIsValid() {
+        assertEquals(List.of(), faults(schema("functions-1"), Demo.text("functions")));
+    }
 
     /** A schema that refused what the reader takes would mislead who writes sheets. */
-    @ParameterizedTest @ValueSource(strings = {"corrick-ferryman-2006", "ondel-47", "ashdyke-plover-module", "quillmoor-plover-panel"})
+    @ParameterizedTest
+    @ValueSource(strings = {"corrick-ferryman-2006", "ondel-47", "ashdyke-plover-module", "quillmoor-plover-panel"})
     void whatTheReaderTakesIsValidByTheSchemaToo(String id) {
         int refused = 0;
         for (int seed = 0; seed < 150; seed++) {
@@ -71,7 +89,8 @@ class SchemaTest {
         }
     }
 
-    @Test void schemasAreServedAtTheirAddresses() {
+    @Test
+    void schemasAreServedAtTheirAddresses() {
         for (String name : List.of("sheet-1", "functions-1")) {
             HttpResponse<String> answer = new Site(TestApp.url(), "nobody").get("/schemas/" + name + ".json");
             assertEquals(200, answer.statusCode());

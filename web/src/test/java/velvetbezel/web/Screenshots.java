@@ -13,10 +13,22 @@ import velvetbezel.store.Jobs;
 /** Takes the pictures of docs/screenshots from the demo: see README.md */
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
 class Screenshots extends InBrowser {
-    @Test void takeThem() {
+    @Test
+    void takeThem() {
         work("Rowing club's minibus", minibus());
-        work("Vet's crossover", Map.of("radio", "ondel-47", "parts", "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed,kelfax-plover-camera-voice,kelfax-plover-usb,marlstone-plover-gps", "wish/chimes", "must stay",
-            "joint/joint ground", "done", "joint/joint constant", "done"));
+        work(
+                "Vet's crossover",
+                Map.of(
+                        "radio",
+                        "ondel-47",
+                        "parts",
+                        "quillmoor-plover-panel,ashdyke-plover-module,marlstone-plover-iso-fed,kelfax-plover-camera-voice,kelfax-plover-usb,marlstone-plover-gps",
+                        "wish/chimes",
+                        "must stay",
+                        "joint/joint ground",
+                        "done",
+                        "joint/joint constant",
+                        "done"));
         Page bench = window("ines");
         shot(bench, "/jobs", "jobs");
         shot(bench, "/jobs/214/arrive", "arrive");
@@ -46,9 +58,24 @@ class Screenshots extends InBrowser {
     }
 
     private static Map<String, String> minibus() {
-        Map<String, String> fields = new LinkedHashMap<>(Map.of("radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering,kelfax-microphone", "wish/hands-free", "must stay", "wish/reception", "must stay",
-            "reading/car.A.7/key off", "12.4", "joint/joint ground", "done", "joint/joint constant", "done"));
-        for (String f : new String[] {"power", "memory", "dimming", "standby", "front left", "front right", "rear right", "reception"}) fields.put("baseline/" + f, "WORKED");
+        Map<String, String> fields = new LinkedHashMap<>(Map.of(
+                "radio",
+                "pebblefen-p2",
+                "parts",
+                "quillmoor-ferryman-frame,thornlea-iso-steering,kelfax-microphone",
+                "wish/hands-free",
+                "must stay",
+                "wish/reception",
+                "must stay",
+                "reading/car.A.7/key off",
+                "12.4",
+                "joint/joint ground",
+                "done",
+                "joint/joint constant",
+                "done"));
+        for (String f : new String[] {
+            "power", "memory", "dimming", "standby", "front left", "front right", "rear right", "reception"
+        }) fields.put("baseline/" + f, "WORKED");
         fields.put("baseline/rear left", "FAULTY");
         for (String f : new String[] {"power", "memory", "dimming"}) fields.put("result/" + f, "RIGHT");
         return fields;
@@ -56,7 +83,10 @@ class Screenshots extends InBrowser {
 
     private static void work(String title, Map<String, String> fields) {
         Jobs jobs = TestApp.bean(Jobs.class);
-        Job job = jobs.list().stream().filter(j -> j.title().equals(title)).findFirst().orElseThrow();
+        Job job = jobs.list().stream()
+                .filter(j -> j.title().equals(title))
+                .findFirst()
+                .orElseThrow();
         Map<String, Optional<String>> changes = new LinkedHashMap<>();
         fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
         jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), changes);
@@ -73,6 +103,7 @@ class Screenshots extends InBrowser {
     }
 
     private static void picture(Page page, String name) {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
+        page.screenshot(
+                new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
     }
 }

@@ -13,7 +13,8 @@ import org.junit.jupiter.api.Test;
 
 /** The shelves by keyboard: find, filter, move, open; and bringing in a list with its preview. */
 class ShelfTest extends InBrowser {
-    @Test void partIsFoundAndOpenedWithoutTheMouse() {
+    @Test
+    void partIsFoundAndOpenedWithoutTheMouse() {
         Page page = window("ines");
         page.navigate("/parts");
         page.keyboard().press("/");
@@ -26,7 +27,8 @@ class ShelfTest extends InBrowser {
         assertEquals(List.of(), console);
     }
 
-    @Test void filtersNarrowTheShelfAndTheAddressKeepsThem() {
+    @Test
+    void filtersNarrowTheShelfAndTheAddressKeepsThem() {
         Page page = window("ines");
         page.navigate("/parts");
         page.getByLabel("Carries or makes").selectOption("antenna power");
@@ -39,7 +41,8 @@ class ShelfTest extends InBrowser {
         assertThat(page.locator("#results h1")).hasText("1 part answers");
     }
 
-    @Test void slashFindsFromAnywhereAcrossAllShelves() {
+    @Test
+    void slashFindsFromAnywhereAcrossAllShelves() {
         Page page = window("ines");
         page.navigate("/jobs/214/wire");
         page.keyboard().press("/");
@@ -50,26 +53,43 @@ class ShelfTest extends InBrowser {
         assertThat(page.locator("#work")).containsText("Thornlea harness for the Plover, plain audio");
     }
 
-    @Test void listIsPreviewedBeforeAnythingChangesAndRefusedLinesHoldItBack() {
+    @Test
+    void listIsPreviewedBeforeAnythingChangesAndRefusedLinesHoldItBack() {
         Page page = window("ines");
         page.navigate("/parts");
-        String list = "number,name,kind,price,stock\nkelfax-a1,Kelfax pocket,dash kit,7.50,2\nthornlea-iso-tails,,,10.90,4\nkelfax-a2,Kelfax pocket,trumpet,7.50,2\n";
-        page.locator("#list").setInputFiles(new FilePayload("prices.csv", "text/csv", list.getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        String list =
+                "number,name,kind,price,stock\nkelfax-a1,Kelfax pocket,dash kit,7.50,2\nthornlea-iso-tails,,,10.90,4\nkelfax-a2,Kelfax pocket,trumpet,7.50,2\n";
+        page.locator("#list")
+                .setInputFiles(new FilePayload("prices.csv", "text/csv", list.getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
+                .last()
+                .click();
         assertThat(page.locator("h1")).hasText("If it is taken in: 1 refused, 1 added, 1 changed");
         assertThat(page.locator("#intake")).containsText("line 4");
         assertThat(page.locator("#intake")).containsText("kind \"trumpet\" is not known; allowed: dash kit");
         assertThat(page.getByText("Take it in")).hasCount(0);
         page.getByText("To the parts").click();
-        page.locator("#list").setInputFiles(new FilePayload("prices.csv", "text/csv", list.replace("trumpet", "dash kit").getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        page.locator("#list")
+                .setInputFiles(new FilePayload(
+                        "prices.csv",
+                        "text/csv",
+                        list.replace("trumpet", "dash kit").getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
+                .last()
+                .click();
         page.getByText("Take it in").click();
         assertThat(page.locator("h1")).hasText("Taken in: 2 added, 1 changed");
         page.navigate("/sheets/thornlea-iso-tails");
         assertThat(page.locator(".facts")).containsText("10.90");
         page.navigate("/parts");
-        page.locator("#list").setInputFiles(new FilePayload("back.csv", "text/csv", "number,price\nthornlea-iso-tails,9.90\n".getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview")).last().click();
+        page.locator("#list")
+                .setInputFiles(new FilePayload(
+                        "back.csv",
+                        "text/csv",
+                        "number,price\nthornlea-iso-tails,9.90\n".getBytes(StandardCharsets.UTF_8)));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
+                .last()
+                .click();
         page.getByText("Take it in").click();
         assertThat(page.locator("h1")).hasText("Taken in: 1 changed");
     }

@@ -25,31 +25,54 @@ public final class Site {
         this.person = person;
     }
 
-    private HttpRequest.Builder to(String path) { return HttpRequest.newBuilder(URI.create(base + path)).header("Cookie", "person=" + person).header("Accept", "text/html"); }
+    private HttpRequest.Builder to(String path) {
+        return HttpRequest.newBuilder(URI.create(base + path))
+                .header("Cookie", "person=" + person)
+                .header("Accept", "text/html");
+    }
 
-    public HttpResponse<String> get(String path) { return send(to(path).build(), BodyHandlers.ofString()); }
+    public HttpResponse<String> get(String path) {
+        return send(to(path).build(), BodyHandlers.ofString());
+    }
 
-    public byte[] bytes(String path) { return send(to(path).build(), BodyHandlers.ofByteArray()).body(); }
+    public byte[] bytes(String path) {
+        return send(to(path).build(), BodyHandlers.ofByteArray()).body();
+    }
 
     public HttpResponse<String> post(String path, Map<String, String> form) {
-        String body = form.entrySet().stream().map(e -> encode(e.getKey()) + "=" + encode(e.getValue())).collect(Collectors.joining("&"));
-        return send(to(path).header("Content-Type", "application/x-www-form-urlencoded").POST(BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
+        String body = form.entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+        return send(
+                to(path).header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(BodyPublishers.ofString(body))
+                        .build(),
+                BodyHandlers.ofString());
     }
 
     /** Changes one field of a job; @param seen version it is made against */
     public HttpResponse<String> change(int job, long seen, String field, String value) {
-        return post("/jobs/" + job + "/change", Map.of("seen", String.valueOf(seen), "back", "/jobs/" + job + "/arrive", "f:" + field, value));
+        return post(
+                "/jobs/" + job + "/change",
+                Map.of("seen", String.valueOf(seen), "back", "/jobs/" + job + "/arrive", "f:" + field, value));
     }
 
     public HttpResponse<String> upload(String path, String field, Map<String, byte[]> files) throws IOException {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         for (var file : files.entrySet()) {
-            body.write("--%s\r\nContent-Disposition: form-data; name=\"%s\"; filename=\"%s\"\r\nContent-Type: application/octet-stream\r\n\r\n".formatted(BOUNDARY, field, file.getKey()).getBytes(StandardCharsets.UTF_8));
+            body.write(
+                    "--%s\r\nContent-Disposition: form-data; name=\"%s\"; filename=\"%s\"\r\nContent-Type: application/octet-stream\r\n\r\n"
+                            .formatted(BOUNDARY, field, file.getKey())
+                            .getBytes(StandardCharsets.UTF_8));
             body.write(file.getValue());
             body.write("\r\n".getBytes(StandardCharsets.UTF_8));
         }
         body.write(("--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return send(to(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY).POST(BodyPublishers.ofByteArray(body.toByteArray())).build(), BodyHandlers.ofString());
+        return send(
+                to(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
+                        .POST(BodyPublishers.ofByteArray(body.toByteArray()))
+                        .build(),
+                BodyHandlers.ofString());
     }
 
     /** The page of something brought in, once it is read. */
@@ -60,13 +83,19 @@ public final class Site {
 
     /** Brings in, and takes in what was read. */
     public HttpResponse<String> takeIn(String path, String field, Map<String, byte[]> files) throws IOException {
-        String page = upload(path, field, files).headers().firstValue("Location").orElseThrow().replaceFirst("^http://[^/]+", "");
+        String page = upload(path, field, files)
+                .headers()
+                .firstValue("Location")
+                .orElseThrow()
+                .replaceFirst("^http://[^/]+", "");
         settle(page);
         post(page + "/take", Map.of());
         return settle(page);
     }
 
-    private HttpResponse<String> follow(HttpResponse<String> redirect) { return settle(redirect.headers().firstValue("Location").orElseThrow().replaceFirst("^http://[^/]+", "")); }
+    private HttpResponse<String> follow(HttpResponse<String> redirect) {
+        return settle(redirect.headers().firstValue("Location").orElseThrow().replaceFirst("^http://[^/]+", ""));
+    }
 
     /** Waits while it is being read or taken in. */
     private HttpResponse<String> settle(String page) {
@@ -90,10 +119,19 @@ public final class Site {
         }
     }
 
-    private static String encode(String text) { return URLEncoder.encode(text, StandardCharsets.UTF_8); }
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
 
     /** The words of a page, without markup. */
     public static String words(HttpResponse<String> page) {
-        return page.body().replaceAll("(?s)<(script|style).*?</\\1>", " ").replaceAll("<[^>]+>", " ").replace("&#39;", "'").replace("&quot;", "\"").replace("&amp;", "&").replace("&lt;", "<").replaceAll("\\s+", " ");
+        return page.body()
+                .replaceAll("(?s)<(script|style).*?</\\1>", " ")
+                .replaceAll("<[^>]+>", " ")
+                .replace("&#39;", "'")
+                .replace("&quot;", "\"")
+                .replace("&amp;", "&")
+                .replace("&lt;", "<")
+                .replaceAll("\\s+", " ");
     }
 }

@@ -13,7 +13,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class TestApp implements BeforeAllCallback {
     private static ConfigurableApplicationContext context;
 
-    @Override public void beforeAll(ExtensionContext tests) throws SQLException {
+    @Override
+    public void beforeAll(ExtensionContext tests) throws SQLException {
         if (context == null) context = start("../demo");
     }
 
@@ -22,15 +23,26 @@ public final class TestApp implements BeforeAllCallback {
         String url = System.getenv("VB_DB_URL");
         if (url == null) throw new IllegalStateException("VB_DB_URL is not set: run ./test.");
         String name = "w" + UUID.randomUUID().toString().replace("-", "");
-        try (Connection c = DriverManager.getConnection(url, System.getenv("VB_DB_USER"), System.getenv("VB_DB_PASSWORD"))) {
+        try (Connection c =
+                DriverManager.getConnection(url, System.getenv("VB_DB_USER"), System.getenv("VB_DB_PASSWORD"))) {
             c.createStatement().execute("create database " + name);
         }
-        return new SpringApplicationBuilder(Application.class).run("--server.port=0", "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name), "--vb.demo=" + demo);
+        return new SpringApplicationBuilder(Application.class)
+                .run(
+                        "--server.port=0",
+                        "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
+                        "--vb.demo=" + demo);
     }
 
-    public static String url() { return url(context); }
+    public static String url() {
+        return url(context);
+    }
 
-    public static String url(ConfigurableApplicationContext app) { return "http://127.0.0.1:" + app.getEnvironment().getProperty("local.server.port"); }
+    public static String url(ConfigurableApplicationContext app) {
+        return "http://127.0.0.1:" + app.getEnvironment().getProperty("local.server.port");
+    }
 
-    public static <T> T bean(Class<T> type) { return context.getBean(type); }
+    public static <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
 }

@@ -21,8 +21,26 @@ import velvetbezel.sheet.Vin;
 import velvetbezel.store.Library;
 
 /** Arrive: which car, which audio system, what the customer wants, and what worked before anything was touched. */
-public record ArriveView(Frame frame, String heading, String verdict, List<Option> vehicles, Input vin, String vinWarning, String vinYear, Input customer, Input note,
-                         List<Sign> signs, List<Read> traits, String audio, Question.Mark audioMark, List<Candidate> candidates, String look, List<Built> built, int changed, List<String> roles, List<Group> groups) {
+public record ArriveView(
+        Frame frame,
+        String heading,
+        String verdict,
+        List<Option> vehicles,
+        Input vin,
+        String vinWarning,
+        String vinYear,
+        Input customer,
+        Input note,
+        List<Sign> signs,
+        List<Read> traits,
+        String audio,
+        Question.Mark audioMark,
+        List<Candidate> candidates,
+        String look,
+        List<Built> built,
+        int changed,
+        List<String> roles,
+        List<Group> groups) {
     public record Option(String id, String name, boolean chosen) {}
 
     /** A text a person types. */
@@ -34,7 +52,12 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
     /** A trait that sheets of this model state. @param values what they state */
     public record Read(String field, String id, String text, String value, List<String> values, boolean decides) {}
 
-    /** A position of the car's plugs. @param sheet what its sheet says; @param now what a former owner made of it, or empty text */
+    /**
+     * A position of the car's plugs.
+     *
+     * @param sheet what its sheet says;
+     * @param now what a former owner made of it, or empty text
+     */
     public record Built(String field, String id, String place, String sheet, String now) {}
 
     /** A sheet of this model. @param share how sure, in words */
@@ -43,24 +66,80 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
     public record Group(String name, List<Row> rows) {}
 
     /** A function. @param had whether the factory installation has it, so that a baseline makes sense */
-    public record Row(String name, String ask, boolean had, boolean wishable, String baselineField, String baseline, String wishField, String wish, String id) {}
+    public record Row(
+            String name,
+            String ask,
+            boolean had,
+            boolean wishable,
+            String baselineField,
+            String baseline,
+            String wishField,
+            String wish,
+            String id) {}
 
     static ArriveView of(OpenJob open, List<Library.Entry> vehicles, Frame.Trouble trouble) {
         String chosen = open.value(Fields.VEHICLE);
         String vin = open.value(Fields.VIN);
-        return new ArriveView(Frame.of(open, Station.ARRIVE, trouble), heading(open), verdict(open), vehicles.stream().map(v -> new Option(v.id(), v.name(), v.id().equals(chosen))).toList(),
-            input(open, Fields.VIN), Questions.vin(vin).flatMap(Vin::warning).orElse(""), year(open, vin), input(open, Fields.CUSTOMER), input(open, Fields.NOTE),
-            Arrays.stream(AudioSign.values()).map(s -> new Sign(Fields.sign(s), Ids.of(Fields.sign(s)), s.text(), open.value(Fields.sign(s)), decides(open, new WhichSystem.SignLook(s)))).toList(),
-            traits(open), audio(open), audioMark(open), candidates(open), look(open), built(open), (int) built(open).stream().filter(b -> !b.now.isEmpty()).count(), roles(open), groups(open));
+        return new ArriveView(
+                Frame.of(open, Station.ARRIVE, trouble),
+                heading(open),
+                verdict(open),
+                vehicles.stream()
+                        .map(v -> new Option(v.id(), v.name(), v.id().equals(chosen)))
+                        .toList(),
+                input(open, Fields.VIN),
+                Questions.vin(vin).flatMap(Vin::warning).orElse(""),
+                year(open, vin),
+                input(open, Fields.CUSTOMER),
+                input(open, Fields.NOTE),
+                Arrays.stream(AudioSign.values())
+                        .map(s -> new Sign(
+                                Fields.sign(s),
+                                Ids.of(Fields.sign(s)),
+                                s.text(),
+                                open.value(Fields.sign(s)),
+                                decides(open, new WhichSystem.SignLook(s))))
+                        .toList(),
+                traits(open),
+                audio(open),
+                audioMark(open),
+                candidates(open),
+                look(open),
+                built(open),
+                (int) built(open).stream().filter(b -> !b.now.isEmpty()).count(),
+                roles(open),
+                groups(open));
     }
 
-    private static boolean decides(OpenJob open, WhichSystem.Look look) { return open.which().flatMap(WhichSystem::next).filter(look::equals).isPresent(); }
+    private static boolean decides(OpenJob open, WhichSystem.Look look) {
+        return open.which().flatMap(WhichSystem::next).filter(look::equals).isPresent();
+    }
 
     /** Only what a sheet of this model states can tell it from the others. */
     private static List<Read> traits(OpenJob open) {
-        List<Sheet.Vehicle> sheets = open.which().map(w -> w.candidates().stream().map(WhichSystem.Candidate::vehicle).toList()).orElse(List.of());
-        return Arrays.stream(Trait.values()).filter(t -> sheets.size() > 1 && sheets.stream().anyMatch(s -> s.traits().containsKey(t))).map(t -> new Read(Fields.trait(t), Ids.of(Fields.trait(t)), t.text(), open.value(Fields.trait(t)),
-            t == Trait.BUILT ? List.of() : sheets.stream().map(s -> s.traits().get(t)).filter(Objects::nonNull).distinct().sorted().toList(), decides(open, new WhichSystem.TraitLook(t)))).toList();
+        List<Sheet.Vehicle> sheets = open.which()
+                .map(w -> w.candidates().stream()
+                        .map(WhichSystem.Candidate::vehicle)
+                        .toList())
+                .orElse(List.of());
+        return Arrays.stream(Trait.values())
+                .filter(t -> sheets.size() > 1
+                        && sheets.stream().anyMatch(s -> s.traits().containsKey(t)))
+                .map(t -> new Read(
+                        Fields.trait(t),
+                        Ids.of(Fields.trait(t)),
+                        t.text(),
+                        open.value(Fields.trait(t)),
+                        t == Trait.BUILT
+                                ? List.of()
+                                : sheets.stream()
+                                        .map(s -> s.traits().get(t))
+                                        .filter(Objects::nonNull)
+                                        .distinct()
+                                        .sorted()
+                                        .toList(),
+                        decides(open, new WhichSystem.TraitLook(t))))
+                .toList();
     }
 
     private static List<Built> built(OpenJob open) {
@@ -69,7 +148,12 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
             for (Plug plug : f.recipe().vehicle().car().plugs())
                 for (Position p : plug.positions()) {
                     String field = Fields.asBuilt(plug, p);
-                    built.add(new Built(field, Ids.of(field), plug.id() + " " + p.number(), p.role().map(LeadRole::label).orElse("empty"), open.value(field)));
+                    built.add(new Built(
+                            field,
+                            Ids.of(field),
+                            plug.id() + " " + p.number(),
+                            p.role().map(LeadRole::label).orElse("empty"),
+                            open.value(field)));
                 }
         });
         return built;
@@ -77,72 +161,158 @@ public record ArriveView(Frame frame, String heading, String verdict, List<Optio
 
     /** Roles that this car has a wire for. */
     private static List<String> roles(OpenJob open) {
-        return open.factory().stream().flatMap(f -> f.recipe().vehicle().car().plugs().stream()).flatMap(p -> p.positions().stream()).flatMap(p -> p.role().stream()).distinct().sorted().map(LeadRole::label).toList();
+        return open.factory().stream()
+                .flatMap(f -> f.recipe().vehicle().car().plugs().stream())
+                .flatMap(p -> p.positions().stream())
+                .flatMap(p -> p.role().stream())
+                .distinct()
+                .sorted()
+                .map(LeadRole::label)
+                .toList();
     }
 
-    private static Input input(OpenJob open, String field) { return new Input(field, field, open.value(field)); }
+    private static Input input(OpenJob open, String field) {
+        return new Input(field, field, open.value(field));
+    }
 
     private static String heading(OpenJob open) {
-        return open.vehicle().map(v -> "%s %s, %s: %s to keep".formatted(v.make(), v.model(), v.amplified() ? "amplified" : "plain audio", Words.count(open.had().size(), "function")))
-            .orElse("Which car is it?");
+        return open.vehicle()
+                .map(v -> "%s %s, %s: %s to keep"
+                        .formatted(
+                                v.make(),
+                                v.model(),
+                                v.amplified() ? "amplified" : "plain audio",
+                                Words.count(open.had().size(), "function")))
+                .orElse("Which car is it?");
     }
 
     private static String verdict(OpenJob open) {
         if (open.vehicle().isEmpty()) return "Choose its sheet; everything else is computed from it.";
-        Optional<Function> next = open.factoryFunctions().stream().filter(f -> open.baseline(f.id()) == Baseline.NOT_TESTED).findFirst();
-        long faulty = open.factoryFunctions().stream().filter(f -> open.baseline(f.id()) == Baseline.FAULTY).count();
-        String found = faulty == 0 ? "" : " %s faulty before the work began.".formatted(Words.sentence(Words.count((int) faulty)) + (faulty == 1 ? " was" : " were"));
-        return next.map(f -> "%s tested. Next: %s, before anything is touched.".formatted(open.baselinesTaken() == 0 ? "None is" : open.baselinesTaken() == 1 ? "One is" : Words.sentence(Words.count((int) open.baselinesTaken())) + " are", lower(f.name()))).orElse("The baseline is complete.") + found;
+        Optional<Function> next = open.factoryFunctions().stream()
+                .filter(f -> open.baseline(f.id()) == Baseline.NOT_TESTED)
+                .findFirst();
+        long faulty = open.factoryFunctions().stream()
+                .filter(f -> open.baseline(f.id()) == Baseline.FAULTY)
+                .count();
+        String found = faulty == 0
+                ? ""
+                : " %s faulty before the work began."
+                        .formatted(Words.sentence(Words.count((int) faulty)) + (faulty == 1 ? " was" : " were"));
+        return next.map(f -> "%s tested. Next: %s, before anything is touched."
+                                .formatted(
+                                        open.baselinesTaken() == 0
+                                                ? "None is"
+                                                : open.baselinesTaken() == 1
+                                                        ? "One is"
+                                                        : Words.sentence(Words.count((int) open.baselinesTaken()))
+                                                                + " are",
+                                        lower(f.name())))
+                        .orElse("The baseline is complete.")
+                + found;
     }
 
-    private static String lower(String name) { return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1); }
+    private static String lower(String name) {
+        return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    }
 
     private static String year(OpenJob open, String vin) {
         Optional<Integer> year = Questions.vin(vin).flatMap(Vin::modelYear);
-        return year.isEmpty() ? "" : open.vehicle().map(v -> {
-            boolean within = year.get() >= v.fromYear() && year.get() <= v.toYear();
-            if (!v.northAmerica()) return "Its year code would read %d; outside North America that is no proof.".formatted(year.get());
-            return within ? "Model year %d, within this sheet's %d to %d.".formatted(year.get(), v.fromYear(), v.toYear())
-                : "Model year %d by 49 CFR 565, and this sheet is for %d to %d: is it the right vehicle?".formatted(year.get(), v.fromYear(), v.toYear());
-        }).orElse("");
+        return year.isEmpty()
+                ? ""
+                : open.vehicle()
+                        .map(v -> {
+                            boolean within = year.get() >= v.fromYear() && year.get() <= v.toYear();
+                            if (!v.northAmerica())
+                                return "Its year code would read %d; outside North America that is no proof."
+                                        .formatted(year.get());
+                            return within
+                                    ? "Model year %d, within this sheet's %d to %d."
+                                            .formatted(year.get(), v.fromYear(), v.toYear())
+                                    : "Model year %d by 49 CFR 565, and this sheet is for %d to %d: is it the right vehicle?"
+                                            .formatted(year.get(), v.fromYear(), v.toYear());
+                        })
+                        .orElse("");
     }
 
     private static List<Candidate> candidates(OpenJob open) {
-        return open.which().filter(w -> w.candidates().size() > 1).map(w -> w.candidates().stream().map(c -> new Candidate(c.vehicle().id(), c.vehicle().name(), Words.percent(c.share()), (int) Math.round(c.share() * 100),
-            c.vehicle().id().equals(open.value(Fields.VEHICLE)))).toList()).orElse(List.of());
+        return open.which()
+                .filter(w -> w.candidates().size() > 1)
+                .map(w -> w.candidates().stream()
+                        .map(c -> new Candidate(
+                                c.vehicle().id(),
+                                c.vehicle().name(),
+                                Words.percent(c.share()),
+                                (int) Math.round(c.share() * 100),
+                                c.vehicle().id().equals(open.value(Fields.VEHICLE))))
+                        .toList())
+                .orElse(List.of());
     }
 
     private static String look(OpenJob open) {
-        return open.which().filter(w -> !w.sure()).flatMap(WhichSystem::next).map(s -> "What would decide most: %s.".formatted(Words.small(s.text()))).orElse("");
+        return open.which()
+                .filter(w -> !w.sure())
+                .flatMap(WhichSystem::next)
+                .map(s -> "What would decide most: %s.".formatted(Words.small(s.text())))
+                .orElse("");
     }
 
     private static String audio(OpenJob open) {
         Optional<WhichSystem> several = open.which().filter(w -> w.candidates().size() > 1);
         if (several.isPresent()) {
             WhichSystem.Candidate first = several.get().candidates().get(0);
-            if (!several.get().sure()) return "Not told apart yet: %d sheets of this model.".formatted(several.get().candidates().size());
-            return first.vehicle().id().equals(open.value(Fields.VEHICLE)) ? "What was seen agrees with the chosen sheet." : "What was seen speaks for another sheet.";
+            if (!several.get().sure())
+                return "Not told apart yet: %d sheets of this model."
+                        .formatted(several.get().candidates().size());
+            return first.vehicle().id().equals(open.value(Fields.VEHICLE))
+                    ? "What was seen agrees with the chosen sheet."
+                    : "What was seen speaks for another sheet.";
         }
-        return open.audio().map(verdict -> switch (verdict) {
-            case AGREES -> "Amplified: what was seen agrees with the sheet.";
-            case CONTRADICTS -> "What was seen speaks for an amplifier, and the sheet is of the plain system.";
-            case NOTHING_SEEN -> "%s by the sheet alone.".formatted(open.vehicle().orElseThrow().amplified() ? "Amplified" : "Plain");
-        }).orElse("Choose the vehicle first.");
+        return open.audio()
+                .map(verdict -> switch (verdict) {
+                    case AGREES -> "Amplified: what was seen agrees with the sheet.";
+                    case CONTRADICTS -> "What was seen speaks for an amplifier, and the sheet is of the plain system.";
+                    case NOTHING_SEEN -> "%s by the sheet alone."
+                            .formatted(open.vehicle().orElseThrow().amplified() ? "Amplified" : "Plain");
+                })
+                .orElse("Choose the vehicle first.");
     }
 
     private static Question.Mark audioMark(OpenJob open) {
         Optional<WhichSystem> several = open.which().filter(w -> w.candidates().size() > 1);
         if (several.isPresent())
-            return !several.get().sure() ? Question.Mark.OPEN : several.get().candidates().get(0).vehicle().id().equals(open.value(Fields.VEHICLE)) ? Question.Mark.SETTLED : Question.Mark.WRONG;
-        return open.audio().map(v -> v == AudioSign.Verdict.AGREES ? Question.Mark.SETTLED : v == AudioSign.Verdict.CONTRADICTS ? Question.Mark.WRONG : Question.Mark.OPEN).orElse(Question.Mark.OPEN);
+            return !several.get().sure()
+                    ? Question.Mark.OPEN
+                    : several.get().candidates().get(0).vehicle().id().equals(open.value(Fields.VEHICLE))
+                            ? Question.Mark.SETTLED
+                            : Question.Mark.WRONG;
+        return open.audio()
+                .map(v -> v == AudioSign.Verdict.AGREES
+                        ? Question.Mark.SETTLED
+                        : v == AudioSign.Verdict.CONTRADICTS ? Question.Mark.WRONG : Question.Mark.OPEN)
+                .orElse(Question.Mark.OPEN);
     }
 
     private static List<Group> groups(OpenJob open) {
-        return open.catalogue().functions().stream().filter(f -> open.had().contains(f.id()) || f.wish()).collect(Collectors.groupingBy(Function::group, LinkedHashMap::new, Collectors.toList()))
-            .entrySet().stream().map(g -> new Group(g.getKey(), g.getValue().stream().map(f -> row(open, f)).toList())).toList();
+        return open.catalogue().functions().stream()
+                .filter(f -> open.had().contains(f.id()) || f.wish())
+                .collect(Collectors.groupingBy(Function::group, LinkedHashMap::new, Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(g -> new Group(
+                        g.getKey(), g.getValue().stream().map(f -> row(open, f)).toList()))
+                .toList();
     }
 
     private static Row row(OpenJob open, Function f) {
-        return new Row(f.name(), f.ask(), open.had().contains(f.id()), f.wish(), Fields.baseline(f.id()), open.baseline(f.id()).name(), Fields.wish(f.id()), open.value(Fields.wish(f.id())), Ids.of("row/" + f.id()));
+        return new Row(
+                f.name(),
+                f.ask(),
+                open.had().contains(f.id()),
+                f.wish(),
+                Fields.baseline(f.id()),
+                open.baseline(f.id()).name(),
+                Fields.wish(f.id()),
+                open.value(Fields.wish(f.id())),
+                Ids.of("row/" + f.id()));
     }
 }

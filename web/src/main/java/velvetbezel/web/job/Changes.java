@@ -49,8 +49,18 @@ class Changes {
         typed.forEach((field, value) -> {
             try {
                 accepted.put(field, Fields.accept(field, value));
-                Fields.function(field).filter(f -> catalogue.find(f).isEmpty()).ifPresent(f -> faults.add(new Fault(field, "\"%s\" is no function of the catalogue; it has %s.".formatted(f,
-                    String.join(", ", catalogue.functions().stream().map(k -> k.id().text()).toList())))));
+                Fields.function(field)
+                        .filter(f -> catalogue.find(f).isEmpty())
+                        .ifPresent(f -> faults.add(new Fault(
+                                field,
+                                "\"%s\" is no function of the catalogue; it has %s."
+                                        .formatted(
+                                                f,
+                                                String.join(
+                                                        ", ",
+                                                        catalogue.functions().stream()
+                                                                .map(k -> k.id().text())
+                                                                .toList())))));
             } catch (InvalidInput e) {
                 faults.addAll(e.faults());
             }
@@ -66,14 +76,19 @@ class Changes {
         Job job = before.job();
         OpenJob after = desk.open(new Job(job.id(), job.number(), job.title(), job.seq(), fields));
         if (!after.trouble().isEmpty()) {
-            String field = changes.keySet().stream().filter(Fields::rewires).findFirst().orElseThrow();
-            throw new InvalidInput(after.trouble().stream().map(t -> new Fault(field, t)).toList());
+            String field = changes.keySet().stream()
+                    .filter(Fields::rewires)
+                    .findFirst()
+                    .orElseThrow();
+            throw new InvalidInput(
+                    after.trouble().stream().map(t -> new Fault(field, t)).toList());
         }
         return after;
     }
 
     /**
-     * Work that another kit or another fact undoes: joints whose leads are others now, to be taken apart, their readings, caps
+     * Work that another kit or another fact undoes: joints whose leads are others now, to be taken apart, their
+     * readings, caps
      * of leads that are gone, and every result of the final test. The log keeps it, and undo brings it back.
      */
     private static Map<String, Optional<String>> outdated(OpenJob before, OpenJob after) {
@@ -84,23 +99,38 @@ class Changes {
             take(before, gone, Fields.readBack(row.id()));
             row.readings().forEach(r -> take(before, gone, Fields.reading(r)));
         }
-        for (JointRow row : after.joints()) stillThere(before, row).ifPresent(f -> {
-            gone.put(f, Optional.empty());
-            gone.put(Fields.joint(row.id()), Optional.of(Fields.DONE));
-        });
-        before.design().ifPresent(d -> d.worksheet().caps().stream().map(c -> Fields.cap(c.lead().id())).filter(f -> after.design().stream().flatMap(a -> a.worksheet().caps().stream()).noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
-            .forEach(f -> take(before, gone, f)));
+        for (JointRow row : after.joints())
+            stillThere(before, row).ifPresent(f -> {
+                gone.put(f, Optional.empty());
+                gone.put(Fields.joint(row.id()), Optional.of(Fields.DONE));
+            });
+        before.design().ifPresent(d -> d.worksheet().caps().stream()
+                .map(c -> Fields.cap(c.lead().id()))
+                .filter(f -> after.design().stream()
+                        .flatMap(a -> a.worksheet().caps().stream())
+                        .noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
+                .forEach(f -> take(before, gone, f)));
         if (!before.design().map(Changes::wiring).equals(after.design().map(Changes::wiring)))
-            before.job().fields().keySet().stream().filter(f -> f.startsWith("result")).forEach(f -> take(before, gone, f));
+            before.job().fields().keySet().stream()
+                    .filter(f -> f.startsWith("result"))
+                    .forEach(f -> take(before, gone, f));
         return gone;
     }
 
     /** What a final test rests on: the devices and their conductors. A colour is not among it. */
-    private static List<Object> wiring(Design d) { return List.of(d.installation().instances().stream().map(i -> i.id() + "/" + i.sheet()).toList(), d.installation().conductors()); }
+    private static List<Object> wiring(Design d) {
+        return List.of(
+                d.installation().instances().stream()
+                        .map(i -> i.id() + "/" + i.sheet())
+                        .toList(),
+                d.installation().conductors());
+    }
 
     /** A joint that an earlier kit had, that was to be undone and is not yet: with that kit chosen again it stands. */
     private static Optional<String> stillThere(OpenJob before, JointRow row) {
-        return Optional.of(Fields.undo(row.id())).filter(f -> before.job().field(f).filter(Rework.words(row)::equals).isPresent());
+        return Optional.of(Fields.undo(row.id()))
+                .filter(f ->
+                        before.job().field(f).filter(Rework.words(row)::equals).isPresent());
     }
 
     private static void take(OpenJob before, Map<String, Optional<String>> gone, String field) {

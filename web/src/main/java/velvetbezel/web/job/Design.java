@@ -17,16 +17,29 @@ import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /** A chosen kit in its car, with everything that is computed from it. */
-record Design(Installation installation, Map<FunctionId, Outcome> outcomes, Worksheet worksheet, TestPlan plan, List<Load> loads, List<Fault> misfed) {
+record Design(
+        Installation installation,
+        Map<FunctionId, Outcome> outcomes,
+        Worksheet worksheet,
+        TestPlan plan,
+        List<Load> loads,
+        List<Fault> misfed) {
     /** @param ways of which only the extensions matter here */
     static Design of(Installation factory, Installation built, Catalogue catalogue, Tables tables, Ways ways) {
         Installation installation = ways.applied(built);
         Map<FunctionId, Outcome> outcomes = Outcomes.compare(factory, installation, catalogue);
         Worksheet worksheet = Worksheet.of(installation);
-        return new Design(installation, outcomes, worksheet, TestPlan.of(installation, catalogue, outcomes), Loads.of(installation, worksheet, tables), Misfed.in(installation));
+        return new Design(
+                installation,
+                outcomes,
+                worksheet,
+                TestPlan.of(installation, catalogue, outcomes),
+                Loads.of(installation, worksheet, tables),
+                Misfed.in(installation));
     }
 
     /** Loads that are more than what bears them. */
-    List<Load> overloads() { return loads.stream().filter(l -> l.verdict() == Load.Verdict.OVER).toList();
+    List<Load> overloads() {
+        return loads.stream().filter(l -> l.verdict() == Load.Verdict.OVER).toList();
     }
 }

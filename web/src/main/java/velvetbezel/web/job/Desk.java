@@ -19,8 +19,8 @@ import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
-import velvetbezel.sheet.Vin;
 import velvetbezel.sheet.SheetTree;
+import velvetbezel.sheet.Vin;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
@@ -36,13 +36,16 @@ public class Desk {
     private final Library library;
     private final Recent<String, Optional<Computed>> recent = new Recent<>(KEPT);
 
-    private record Computed(Sheet.Vehicle vehicle, Installation factory, Set<FunctionId> had, Optional<Design> design) {}
+    private record Computed(
+            Sheet.Vehicle vehicle, Installation factory, Set<FunctionId> had, Optional<Design> design) {}
 
     /** No job has this number. */
     public static class NoSuchJob extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        NoSuchJob(int number) { super("There is no job %d here. Choose one from the list.".formatted(number)); }
+        NoSuchJob(int number) {
+            super("There is no job %d here. Choose one from the list.".formatted(number));
+        }
     }
 
     Desk(Jobs jobs, Library library) {
@@ -50,12 +53,16 @@ public class Desk {
         this.library = library;
     }
 
-    OpenJob open(int number) { return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number))); }
+    OpenJob open(int number) {
+        return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number)));
+    }
 
     /** A job as stored, or as it would be with other fields. */
     OpenJob open(Job job) {
         Map<String, String> own = jobs.ownSheets(job.id());
-        Catalogue catalogue = own.containsKey(Library.CATALOGUE) ? Document.read(own.get(Library.CATALOGUE)).catalogue().orElseThrow() : library.catalogue();
+        Catalogue catalogue = own.containsKey(Library.CATALOGUE)
+                ? Document.read(own.get(Library.CATALOGUE)).catalogue().orElseThrow()
+                : library.catalogue();
         List<String> trouble = new ArrayList<>();
         Optional<Computed> computed;
         try {
@@ -65,14 +72,29 @@ public class Desk {
             computed = Optional.empty();
         }
         Optional<Sheet.Vehicle> vehicle = computed.map(Computed::vehicle);
-        return new OpenJob(job, catalogue, library.tables(), vehicle, computed.map(Computed::factory), vehicle.map(v -> which(job, v)), vehicle.map(Doubt::of).orElse(List.of()), computed.map(Computed::had).orElse(Set.of()),
-            computed.flatMap(Computed::design), jobs.undoable(job.id()), Map.of(), trouble);
+        return new OpenJob(
+                job,
+                catalogue,
+                library.tables(),
+                vehicle,
+                computed.map(Computed::factory),
+                vehicle.map(v -> which(job, v)),
+                vehicle.map(Doubt::of).orElse(List.of()),
+                computed.map(Computed::had).orElse(Set.of()),
+                computed.flatMap(Computed::design),
+                jobs.undoable(job.id()),
+                Map.of(),
+                trouble);
     }
 
     /** The chosen sheet against the others of its model. */
     private WhichSystem which(Job job, Sheet.Vehicle chosen) {
-        List<Sheet.Vehicle> sheets = library.model(chosen.make(), chosen.model()).stream().map(s -> s.id().equals(chosen.id()) ? chosen : s).toList();
-        Optional<Integer> year = chosen.northAmerica() ? job.field(Fields.VIN).flatMap(Questions::vin).flatMap(Vin::modelYear) : Optional.empty();
+        List<Sheet.Vehicle> sheets = library.model(chosen.make(), chosen.model()).stream()
+                .map(s -> s.id().equals(chosen.id()) ? chosen : s)
+                .toList();
+        Optional<Integer> year = chosen.northAmerica()
+                ? job.field(Fields.VIN).flatMap(Questions::vin).flatMap(Vin::modelYear)
+                : Optional.empty();
         return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, OpenJob.seen(job, year));
     }
 
@@ -80,7 +102,8 @@ public class Desk {
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
         new TreeMap<>(job.fields()).forEach((field, value) -> {
-            if (Fields.rewires(field)) key.append('\n').append(field).append('=').append(value);
+            if (Fields.rewires(field))
+                key.append('\n').append(field).append('=').append(value);
         });
         return key.toString();
     }
@@ -90,7 +113,11 @@ public class Desk {
             Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
             Installation factory = Builder.factory(sheet);
             Sheet.Vehicle vehicle = AsBuilt.of(sheet, asBuilt(job));
-            return new Computed(vehicle, factory, Outcomes.fulfilled(factory, catalogue), design(job, own, factory, vehicle, catalogue));
+            return new Computed(
+                    vehicle,
+                    factory,
+                    Outcomes.fulfilled(factory, catalogue),
+                    design(job, own, factory, vehicle, catalogue));
         });
     }
 
@@ -103,21 +130,37 @@ public class Desk {
         return changes;
     }
 
-    private Optional<Design> design(Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
+    private Optional<Design> design(
+            Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
         return job.field(Fields.RADIO).map(radio -> {
-            List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream().map(id -> as(Sheet.Part.class, document(own, id))).toList();
-            return Design.of(factory, Builder.replacement(vehicle, as(Sheet.Radio.class, document(own, radio)), parts, OpenJob.moves(job)), catalogue, library.tables(), OpenJob.ways(job));
+            List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
+                    .map(id -> as(Sheet.Part.class, document(own, id)))
+                    .toList();
+            return Design.of(
+                    factory,
+                    Builder.replacement(
+                            vehicle, as(Sheet.Radio.class, document(own, radio)), parts, OpenJob.moves(job)),
+                    catalogue,
+                    library.tables(),
+                    OpenJob.ways(job));
         });
     }
 
     private static <T extends Sheet> T as(Class<T> type, Document document) {
-        return document.sheet().filter(type::isInstance).map(type::cast)
-            .orElseThrow(() -> new InvalidInput(document.id(), "is a %s, and a %s is needed here.".formatted(document.kind(), type.getSimpleName().toLowerCase(Locale.ROOT))));
+        return document.sheet()
+                .filter(type::isInstance)
+                .map(type::cast)
+                .orElseThrow(() -> new InvalidInput(
+                        document.id(),
+                        "is a %s, and a %s is needed here."
+                                .formatted(document.kind(), type.getSimpleName().toLowerCase(Locale.ROOT))));
     }
 
     private Document document(Map<String, String> own, String id) {
         if (own.containsKey(id)) return Document.read(own.get(id));
-        return library.find(id).orElseThrow(() -> new InvalidInput(id, "This sheet is not in the library; import it, or choose another."));
+        return library.find(id)
+                .orElseThrow(
+                        () -> new InvalidInput(id, "This sheet is not in the library; import it, or choose another."));
     }
 
     /** The vehicle's sheet with the facts that were measured on this job's car. */
@@ -126,10 +169,14 @@ public class Desk {
         Map<String, String> facts = Offering.facts(job);
         if (facts.isEmpty()) return document.sheet().orElseThrow();
         Object tree = Json.parse(document.body());
-        for (var fact : facts.entrySet()) tree = SheetTree.measured(tree, fact.getKey(), value(fact.getKey(), fact.getValue()), "job " + job.number());
+        for (var fact : facts.entrySet())
+            tree = SheetTree.measured(
+                    tree, fact.getKey(), value(fact.getKey(), fact.getValue()), "job " + job.number());
         return SheetReader.read(tree);
     }
 
     /** What a settled field says, as a sheet writes it. */
-    static Object value(String path, String said) { return path.endsWith(".wired") ? (Object) said.equals("there") : said; }
+    static Object value(String path, String said) {
+        return path.endsWith(".wired") ? (Object) said.equals("there") : said;
+    }
 }

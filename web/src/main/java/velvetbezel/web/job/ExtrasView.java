@@ -9,22 +9,60 @@ import velvetbezel.sheet.Sheet;
 
 /** What is worth doing while the dash is open, priced now against later. */
 public record ExtrasView(Frame frame, String heading, String verdict, List<Line> lines, String back) {
-    /** @param parts the parts of the chosen kit with this one, comma-separated; empty where it is no part of the library */
-    public record Line(String name, String brings, String material, String now, String later, String saved, String radio, String parts) {}
+    /**
+     * @param parts the parts of the chosen kit with this one, comma-separated; empty where it is no part of the
+     *     library
+     */
+    public record Line(
+            String name,
+            String brings,
+            String material,
+            String now,
+            String later,
+            String saved,
+            String radio,
+            String parts) {}
 
     static ExtrasView of(OpenJob open, Matching matching, Tariff tariff) {
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
         Matching.Answer answer = matching.allKits(open);
-        return matching.chosen(open, answer).map(k -> {
-            List<Line> lines = Extra.of(k, matching.additions(answer, k), answer.market()).stream().map(e -> line(open, tariff, k, e)).toList();
-            return new ExtrasView(frame, "%s worth doing while the dash is open".formatted(Words.sentence(Words.count(lines.size(), "thing"))), "Later the dash comes out again; at %s an hour that is the difference.".formatted(Words.money(tariff.hourCents())), lines, open.path(Station.MATCH));
-        }).orElseGet(() -> new ExtrasView(frame, "Extras need a kit first", "Choose one at Match; what it leaves undone is worked out for it.", List.of(), open.path(Station.MATCH)));
+        return matching.chosen(open, answer)
+                .map(k -> {
+                    List<Line> lines = Extra.of(k, matching.additions(answer, k), answer.market()).stream()
+                            .map(e -> line(open, tariff, k, e))
+                            .toList();
+                    return new ExtrasView(
+                            frame,
+                            "%s worth doing while the dash is open"
+                                    .formatted(Words.sentence(Words.count(lines.size(), "thing"))),
+                            "Later the dash comes out again; at %s an hour that is the difference."
+                                    .formatted(Words.money(tariff.hourCents())),
+                            lines,
+                            open.path(Station.MATCH));
+                })
+                .orElseGet(() -> new ExtrasView(
+                        frame,
+                        "Extras need a kit first",
+                        "Choose one at Match; what it leaves undone is worked out for it.",
+                        List.of(),
+                        open.path(Station.MATCH)));
     }
 
     private static Line line(OpenJob open, Tariff tariff, Kit kit, Extra e) {
         String brings = e.brings().stream().map(open::functionName).collect(Collectors.joining(", "));
-        String parts = e.part().map(p -> Stream.concat(kit.parts().stream(), Stream.of(p)).map(Sheet::id).collect(Collectors.joining(","))).orElse("");
-        return new Line(e.name(), brings, Words.money(e.cents()), "%s, %s".formatted(Words.minutes(e.now()), Words.money(e.cents() + tariff.labour(e.now()))), "%s, %s".formatted(Words.minutes(e.later()), Words.money(e.cents() + tariff.labour(e.later()))),
-            Words.money(tariff.labour(e.later()) - tariff.labour(e.now())), kit.radio().id(), parts);
+        String parts = e.part()
+                .map(p -> Stream.concat(kit.parts().stream(), Stream.of(p))
+                        .map(Sheet::id)
+                        .collect(Collectors.joining(",")))
+                .orElse("");
+        return new Line(
+                e.name(),
+                brings,
+                Words.money(e.cents()),
+                "%s, %s".formatted(Words.minutes(e.now()), Words.money(e.cents() + tariff.labour(e.now()))),
+                "%s, %s".formatted(Words.minutes(e.later()), Words.money(e.cents() + tariff.labour(e.later()))),
+                Words.money(tariff.labour(e.later()) - tariff.labour(e.now())),
+                kit.radio().id(),
+                parts);
     }
 }

@@ -34,6 +34,7 @@ final class Fields {
     static final String PARTS = "parts";
     /** Of the radio, noted at unboxing: a module's set-up asks for it. */
     static final String SERIAL = "serial";
+
     static final String BUDGET = "budget";
     static final String HANDED_OVER = "handed over";
     static final String DONE = "done";
@@ -41,6 +42,7 @@ final class Fields {
     static final List<String> WISHES = List.of(MUST_STAY, "wanted");
     /** Changes of former owners, by plug and position. */
     static final String AS_BUILT = "as built/";
+
     private static final List<String> BUILT_FROM = List.of(VEHICLE, RADIO, PARTS);
     static final String SEEN = "yes";
     static final List<String> SIGNS = List.of(SEEN, "no");
@@ -51,26 +53,45 @@ final class Fields {
 
     private Fields() {}
 
-    static String sign(AudioSign sign) { return "sign/" + sign.id(); }
+    static String sign(AudioSign sign) {
+        return "sign/" + sign.id();
+    }
 
-    static String trait(Trait trait) { return "trait/" + trait.label(); }
+    static String trait(Trait trait) {
+        return "trait/" + trait.label();
+    }
 
-    static String asBuilt(Plug plug, Position p) { return AS_BUILT + plug.id() + "/" + p.number(); }
+    static String asBuilt(Plug plug, Position p) {
+        return AS_BUILT + plug.id() + "/" + p.number();
+    }
 
-    static String wish(FunctionId f) { return "wish/" + f; }
+    static String wish(FunctionId f) {
+        return "wish/" + f;
+    }
 
-    static String baseline(FunctionId f) { return "baseline/" + f; }
+    static String baseline(FunctionId f) {
+        return "baseline/" + f;
+    }
 
-    static String result(FunctionId f) { return "result/" + f; }
+    static String result(FunctionId f) {
+        return "result/" + f;
+    }
 
-    static String resultNote(FunctionId f) { return "result note/" + f; }
+    static String resultNote(FunctionId f) {
+        return "result note/" + f;
+    }
 
-    static String joint(JointId j) { return "joint/" + j; }
+    static String joint(JointId j) {
+        return "joint/" + j;
+    }
 
-    static String readBack(JointId j) { return "read back/" + j; }
+    static String readBack(JointId j) {
+        return "read back/" + j;
+    }
 
     /** How the joints of this job are made. */
     static final String SCHOOL = "school";
+
     static final String MOVES = "move/";
     static final String EXTENDS = "extend/";
     static final String UNDO = "undo/";
@@ -78,18 +99,30 @@ final class Fields {
     static final String FOLDS = "fold/";
     static final String UNUSED = "unused";
 
-    static String kind(JointId j) { return KINDS + j; }
+    static String kind(JointId j) {
+        return KINDS + j;
+    }
 
-    static String extended(JointId j) { return EXTENDS + j; }
+    static String extended(JointId j) {
+        return EXTENDS + j;
+    }
 
-    static String jointNote(JointId j) { return "joint note/" + j; }
+    static String jointNote(JointId j) {
+        return "joint note/" + j;
+    }
 
     /** A joint of an earlier kit that is still in the harness. */
-    static String undo(JointId j) { return UNDO + j; }
+    static String undo(JointId j) {
+        return UNDO + j;
+    }
 
-    static String folded(TerminalId t) { return FOLDS + t; }
+    static String folded(TerminalId t) {
+        return FOLDS + t;
+    }
 
-    static String moved(TerminalId t) { return MOVES + t; }
+    static String moved(TerminalId t) {
+        return MOVES + t;
+    }
 
     /** Reads what {@link TerminalId} writes. */
     static TerminalId terminal(String text) {
@@ -97,23 +130,38 @@ final class Fields {
         return new TerminalId(dot < 0 ? text : text.substring(0, dot), text.substring(dot + 1));
     }
 
-    static String cap(TerminalId t) { return "cap/" + t; }
+    static String cap(TerminalId t) {
+        return "cap/" + t;
+    }
 
-    static String reading(Reading r) { return "reading/" + r.at() + "/" + r.state(); }
+    static String reading(Reading r) {
+        return "reading/" + r.at() + "/" + r.state();
+    }
 
-    static String goods(GoodsIn.Check c) { return "goods/" + c.sheet() + "/" + c.id(); }
+    static String goods(GoodsIn.Check c) {
+        return "goods/" + c.sheet() + "/" + c.id();
+    }
 
-    static String settled(FieldRef f) { return "settled/" + f.sheet() + "/" + f.path(); }
+    static String settled(FieldRef f) {
+        return "settled/" + f.sheet() + "/" + f.path();
+    }
 
     /** Whether the car is another one, electrically, with this field. */
-    static boolean rebuilds(String field) { return field.startsWith("settled/") || field.startsWith(AS_BUILT); }
+    static boolean rebuilds(String field) {
+        return field.startsWith("settled/") || field.startsWith(AS_BUILT);
+    }
 
     /** Whether what is built from a job is another with this field: its kit, its worksheet, its loads. */
-    static boolean rewires(String field) { return BUILT_FROM.contains(field) || rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS); }
+    static boolean rewires(String field) {
+        return BUILT_FROM.contains(field) || rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS);
+    }
 
     /** The function a field speaks of, if it speaks of one. */
     static Optional<FunctionId> function(String field) {
-        return List.of("wish/", "baseline/", "result/", "result note/").stream().filter(field::startsWith).findFirst().map(prefix -> new FunctionId(field.substring(prefix.length())));
+        return List.of("wish/", "baseline/", "result/", "result note/").stream()
+                .filter(field::startsWith)
+                .findFirst()
+                .map(prefix -> new FunctionId(field.substring(prefix.length())));
     }
 
     /**
@@ -124,36 +172,80 @@ final class Fields {
     static Optional<String> accept(String field, String typed) {
         String value = typed.strip();
         if (value.isEmpty()) return Optional.empty();
-        if (value.length() > MOST_CHARACTERS) throw new InvalidInput(field, "has %d characters; at most %d are kept. Shorten it.".formatted(value.length(), MOST_CHARACTERS));
+        if (value.length() > MOST_CHARACTERS)
+            throw new InvalidInput(
+                    field,
+                    "has %d characters; at most %d are kept. Shorten it.".formatted(value.length(), MOST_CHARACTERS));
         String kind = field.contains("/") ? field.substring(0, field.indexOf('/')) : field;
-        return Optional.of(switch (kind) {
-            case VIN -> new Vin(value).text();
-            case BUDGET -> Words.money(cents(field, value));
-            case "sign" -> one(field, value, SIGNS);
-            case "trait" -> trait(field, value);
-            case "as built" -> one(field, value, Stream.concat(Stream.of(AsBuilt.NO_WIRE), Arrays.stream(LeadRole.values()).map(LeadRole::label)).toList());
-            case "wish" -> one(field, value, WISHES);
-            case "baseline" -> one(field, value, Arrays.stream(Baseline.values()).map(Baseline::name).toList());
-            case "result" -> one(field, value, Arrays.stream(Result.values()).map(Result::name).toList());
-            case SCHOOL, "joint kind" -> jointKind(field, value);
-            case "extend" -> Extension.read(value).map(Extension::toString).orElseThrow(() -> new InvalidInput(field, "\"%s\" is no piece of lead; type its length and gauge as 1.5 m, 18 AWG (up to 20 m, AWG 4 to 24).".formatted(value)));
-            case "move" -> one(field, value, Stream.concat(Stream.of(UNUSED), Arrays.stream(LeadRole.values()).map(LeadRole::label)).toList());
-            case "fold", "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
-            case "read back", "goods" -> one(field, value, READ_BACK);
-            case "reading" -> String.valueOf(volts(field, value).value());
-            case VEHICLE, RADIO, PARTS, CUSTOMER, NOTE, SERIAL, "result note", "joint note", "undo", "settled" -> value;
-            default -> throw new InvalidInput(field, "is no field of a job.");
-        });
+        return Optional.of(
+                switch (kind) {
+                    case VIN -> new Vin(value).text();
+                    case BUDGET -> Words.money(cents(field, value));
+                    case "sign" -> one(field, value, SIGNS);
+                    case "trait" -> trait(field, value);
+                    case "as built" -> one(
+                            field,
+                            value,
+                            Stream.concat(
+                                            Stream.of(AsBuilt.NO_WIRE),
+                                            Arrays.stream(LeadRole.values()).map(LeadRole::label))
+                                    .toList());
+                    case "wish" -> one(field, value, WISHES);
+                    case "baseline" -> one(
+                            field,
+                            value,
+                            Arrays.stream(Baseline.values()).map(Baseline::name).toList());
+                    case "result" -> one(
+                            field,
+                            value,
+                            Arrays.stream(Result.values()).map(Result::name).toList());
+                    case SCHOOL, "joint kind" -> jointKind(field, value);
+                    case "extend" -> Extension.read(value)
+                            .map(Extension::toString)
+                            .orElseThrow(() -> new InvalidInput(
+                                    field,
+                                    "\"%s\" is no piece of lead; type its length and gauge as 1.5 m, 18 AWG (up to 20 m, AWG 4 to 24)."
+                                            .formatted(value)));
+                    case "move" -> one(
+                            field,
+                            value,
+                            Stream.concat(
+                                            Stream.of(UNUSED),
+                                            Arrays.stream(LeadRole.values()).map(LeadRole::label))
+                                    .toList());
+                    case "fold", "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
+                    case "read back", "goods" -> one(field, value, READ_BACK);
+                    case "reading" -> String.valueOf(volts(field, value).value());
+                    case VEHICLE,
+                            RADIO,
+                            PARTS,
+                            CUSTOMER,
+                            NOTE,
+                            SERIAL,
+                            "result note",
+                            "joint note",
+                            "undo",
+                            "settled" -> value;
+                    default -> throw new InvalidInput(field, "is no field of a job.");
+                });
     }
 
     private static String jointKind(String field, String value) {
-        for (JointKind.Refused r : JointKind.Refused.values()) if (r.label().equals(value)) throw new InvalidInput(field, "cannot be \"%s\". %s Choose one of %s.".formatted(value, r.why(), JointKind.all()));
-        return JointKind.find(value).map(JointKind::label).orElseThrow(() -> new InvalidInput(field, "\"%s\" is no kind of joint; one of %s.".formatted(value, JointKind.all())));
+        for (JointKind.Refused r : JointKind.Refused.values())
+            if (r.label().equals(value))
+                throw new InvalidInput(
+                        field, "cannot be \"%s\". %s Choose one of %s.".formatted(value, r.why(), JointKind.all()));
+        return JointKind.find(value)
+                .map(JointKind::label)
+                .orElseThrow(() -> new InvalidInput(
+                        field, "\"%s\" is no kind of joint; one of %s.".formatted(value, JointKind.all())));
     }
 
     private static String trait(String field, String value) {
-        Trait trait = Trait.find(field.substring("trait/".length())).orElseThrow(() -> new InvalidInput(field, "is no field of a job."));
-        if (trait == Trait.BUILT && !value.matches("(19|20)\\d\\d-(0[1-9]|1[0-2])")) throw new InvalidInput(field, "\"%s\" is no month; type year and month as 2016-11.".formatted(value));
+        Trait trait = Trait.find(field.substring("trait/".length()))
+                .orElseThrow(() -> new InvalidInput(field, "is no field of a job."));
+        if (trait == Trait.BUILT && !value.matches("(19|20)\\d\\d-(0[1-9]|1[0-2])"))
+            throw new InvalidInput(field, "\"%s\" is no month; type year and month as 2016-11.".formatted(value));
         return value;
     }
 
@@ -165,7 +257,8 @@ final class Fields {
     /** Reads "450", "450.5" or "450,50", in hundredths. */
     static long cents(String field, String text) {
         String number = text.strip().replace(',', '.');
-        if (!number.matches("\\d{1,6}(\\.\\d{1,2})?")) throw new InvalidInput(field, "\"%s\" is no amount; type a number such as 450 or 450.00.".formatted(text));
+        if (!number.matches("\\d{1,6}(\\.\\d{1,2})?"))
+            throw new InvalidInput(field, "\"%s\" is no amount; type a number such as 450 or 450.00.".formatted(text));
         return Math.round(Double.parseDouble(number) * 100);
     }
 

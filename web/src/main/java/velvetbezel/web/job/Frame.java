@@ -16,12 +16,25 @@ import velvetbezel.store.StaleEdit;
  * @param undo     what undo would take back
  * @param faults   messages by field, for what was refused
  */
-public record Frame(int number, String title, String subtitle, String station, String stationLabel, LoomDrawing loom, List<Question> questions,
-                    List<Question> assumptions, List<Sheet.Caution> cautions, long seq, Optional<LogEntry> undo, Map<String, String> faults, Optional<Stale> stale) {
+public record Frame(
+        int number,
+        String title,
+        String subtitle,
+        String station,
+        String stationLabel,
+        LoomDrawing loom,
+        List<Question> questions,
+        List<Question> assumptions,
+        List<Sheet.Caution> cautions,
+        long seq,
+        Optional<LogEntry> undo,
+        Map<String, String> faults,
+        Optional<Stale> stale) {
     /** Two versions of one field: what this person typed, and what somebody else saved meanwhile. */
     public record Stale(String field, String what, String mine, String theirs, String who, String when) {
         static Stale of(StaleEdit e, OpenJob open) {
-            return new Stale(e.field(), new Phrases(open).field(e.field()), e.mine(), e.theirs(), e.who(), Words.moment(e.at()));
+            return new Stale(
+                    e.field(), new Phrases(open).field(e.field()), e.mine(), e.theirs(), e.who(), Words.moment(e.at()));
         }
     }
 
@@ -31,19 +44,48 @@ public record Frame(int number, String title, String subtitle, String station, S
     }
 
     static Frame of(OpenJob open, Station station, Trouble trouble) {
-        String car = open.vehicle().map(v -> "%s %s, %s".formatted(v.make(), v.model(), v.trim())).orElse("no vehicle chosen");
-        String radio = open.design().flatMap(d -> d.installation().recipe().radio()).map(r -> " → " + r.device().name()).orElse("");
-        List<Sheet.Caution> cautions = open.vehicle().map(v -> v.cautions().stream().filter(c -> c.station().equals(station.label())).toList()).orElse(List.of());
-        return new Frame(open.job().number(), open.job().title(), car + radio, station.path(), station.label(), Progress.loom(open, station), Questions.of(open),
-            Questions.assumptions(open), cautions, open.job().seq(), open.undoable(), trouble.faults(), trouble.stale());
+        String car = open.vehicle()
+                .map(v -> "%s %s, %s".formatted(v.make(), v.model(), v.trim()))
+                .orElse("no vehicle chosen");
+        String radio = open.design()
+                .flatMap(d -> d.installation().recipe().radio())
+                .map(r -> " → " + r.device().name())
+                .orElse("");
+        List<Sheet.Caution> cautions = open.vehicle()
+                .map(v -> v.cautions().stream()
+                        .filter(c -> c.station().equals(station.label()))
+                        .toList())
+                .orElse(List.of());
+        return new Frame(
+                open.job().number(),
+                open.job().title(),
+                car + radio,
+                station.path(),
+                station.label(),
+                Progress.loom(open, station),
+                Questions.of(open),
+                Questions.assumptions(open),
+                cautions,
+                open.job().seq(),
+                open.undoable(),
+                trouble.faults(),
+                trouble.stale());
     }
 
-    public String base() { return "/jobs/" + number; }
+    public String base() {
+        return "/jobs/" + number;
+    }
 
-    public String here() { return base() + "/" + station; }
+    public String here() {
+        return base() + "/" + station;
+    }
 
     /** Everything that was refused, for the summary at the top. */
-    public List<String> refused() { return List.copyOf(faults.values()); }
+    public List<String> refused() {
+        return List.copyOf(faults.values());
+    }
 
-    public String fault(String field) { return faults.getOrDefault(field, ""); }
+    public String fault(String field) {
+        return faults.getOrDefault(field, "");
+    }
 }

@@ -18,20 +18,58 @@ public record GoodsInView(Frame frame, String heading, String verdict, List<Piec
     static GoodsInView of(OpenJob open) {
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
         String back = open.path(Station.MATCH);
-        if (open.design().isEmpty()) return new GoodsInView(frame, "Goods-in needs a kit first", "Choose one at Match; what to look at is worked out for it.", List.of(), "", back);
+        if (open.design().isEmpty())
+            return new GoodsInView(
+                    frame,
+                    "Goods-in needs a kit first",
+                    "Choose one at Match; what to look at is worked out for it.",
+                    List.of(),
+                    "",
+                    back);
         List<GoodsIn.Check> checks = GoodsIn.of(open.design().get().installation());
         Map<String, List<Look>> bySheet = new LinkedHashMap<>();
-        for (GoodsIn.Check c : checks) bySheet.computeIfAbsent(c.sheet(), k -> new ArrayList<>()).add(new Look(c.what(), Fields.goods(c), open.value(Fields.goods(c))));
+        for (GoodsIn.Check c : checks)
+            bySheet.computeIfAbsent(c.sheet(), k -> new ArrayList<>())
+                    .add(new Look(c.what(), Fields.goods(c), open.value(Fields.goods(c))));
         long looked = checks.stream().filter(c -> open.done(Fields.goods(c))).count();
-        long differ = checks.stream().filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS)).count();
+        long differ = checks.stream()
+                .filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS))
+                .count();
         String radio = open.value(Fields.RADIO);
-        List<Piece> pieces = bySheet.entrySet().stream().map(e -> new Piece(name(open, e.getKey()), e.getValue(), e.getValue().stream().anyMatch(l -> l.said.equals(Fields.DIFFERS)), e.getKey().equals(radio) ? "" : back + "/instead?kit=" + MatchView.CHOSEN + "&part=" + e.getKey())).toList();
-        return new GoodsInView(frame, looked == checks.size() && differ == 0 ? "Everything is what it should be" : "%d of %d looked at when it came".formatted(looked, checks.size()),
-            differ == 0 ? "Lay the parts out by box and try each plug on its partner: now it can still go back." : "%s otherwise than ordered: send it back, or take what came into the plan.".formatted(differ == 1 ? "One is" : Words.sentence(Words.count((int) differ)) + " are"),
-            pieces, open.value(Fields.SERIAL), back);
+        List<Piece> pieces = bySheet.entrySet().stream()
+                .map(e -> new Piece(
+                        name(open, e.getKey()),
+                        e.getValue(),
+                        e.getValue().stream().anyMatch(l -> l.said.equals(Fields.DIFFERS)),
+                        e.getKey().equals(radio)
+                                ? ""
+                                : back + "/instead?kit=" + MatchView.CHOSEN + "&part=" + e.getKey()))
+                .toList();
+        return new GoodsInView(
+                frame,
+                looked == checks.size() && differ == 0
+                        ? "Everything is what it should be"
+                        : "%d of %d looked at when it came".formatted(looked, checks.size()),
+                differ == 0
+                        ? "Lay the parts out by box and try each plug on its partner: now it can still go back."
+                        : "%s otherwise than ordered: send it back, or take what came into the plan."
+                                .formatted(differ == 1 ? "One is" : Words.sentence(Words.count((int) differ)) + " are"),
+                pieces,
+                open.value(Fields.SERIAL),
+                back);
     }
 
     static String name(OpenJob open, String sheet) {
-        return open.design().flatMap(d -> d.installation().recipe().parts().values().stream().filter(p -> p.id().equals(sheet)).map(Sheet::name).findFirst().or(() -> d.installation().recipe().radio().filter(r -> r.id().equals(sheet)).map(Sheet::name))).orElse(sheet);
+        return open.design()
+                .flatMap(d -> d.installation().recipe().parts().values().stream()
+                        .filter(p -> p.id().equals(sheet))
+                        .map(Sheet::name)
+                        .findFirst()
+                        .or(() -> d.installation()
+                                .recipe()
+                                .radio()
+                                .filter(r -> r.id().equals(sheet))
+                                .map(Sheet::name)))
+                .orElse(sheet);
     }
 }

@@ -12,60 +12,120 @@ import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;
 
 /** Hand over: the record of the job, which prints, and its archive. */
-public record HandOverView(Frame frame, String heading, String verdict, boolean kit, List<Fact> facts, List<MatchView.Item> items, String total, String labour, List<ProveView.Line> tests,
-                           List<WireView.Measure> readings, List<String> settled, List<WireView.CapLine> spares, List<String> cautions, boolean ready, boolean handedOver, String printed) {
+public record HandOverView(
+        Frame frame,
+        String heading,
+        String verdict,
+        boolean kit,
+        List<Fact> facts,
+        List<MatchView.Item> items,
+        String total,
+        String labour,
+        List<ProveView.Line> tests,
+        List<WireView.Measure> readings,
+        List<String> settled,
+        List<WireView.CapLine> spares,
+        List<String> cautions,
+        boolean ready,
+        boolean handedOver,
+        String printed) {
     public record Fact(String name, String value) {}
 
     static HandOverView of(OpenJob open, Prices prices, Instant now, Frame.Trouble trouble) {
         Optional<Bought> bought = open.design().map(d -> Bought.of(open, d, prices));
         boolean handed = open.done(Fields.HANDED_OVER);
-        return new HandOverView(Frame.of(open, Station.HAND_OVER, trouble), heading(open, handed), verdict(open), open.design().isPresent(), facts(open), bought.map(Bought::items).orElse(List.of()), bought.map(b -> Words.money(b.cost.cents())).orElse(""),
-            Words.minutes(bought.map(b -> b.cost.minutes()).orElse(0)), open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(), open.measured().stream().map(m -> WireView.measure(open, m)).toList(), settled(open),
-            open.design().map(d -> d.worksheet().caps().stream().map(c -> WireView.cap(open, c)).toList()).orElse(List.of()),
-            open.vehicle().map(v -> v.cautions().stream().map(c -> c.text() + " " + c.why()).toList()).orElse(List.of()), unfinished(open).isEmpty(), handed, Words.moment(now));
+        return new HandOverView(
+                Frame.of(open, Station.HAND_OVER, trouble),
+                heading(open, handed),
+                verdict(open),
+                open.design().isPresent(),
+                facts(open),
+                bought.map(Bought::items).orElse(List.of()),
+                bought.map(b -> Words.money(b.cost.cents())).orElse(""),
+                Words.minutes(bought.map(b -> b.cost.minutes()).orElse(0)),
+                open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(),
+                open.measured().stream().map(m -> WireView.measure(open, m)).toList(),
+                settled(open),
+                open.design()
+                        .map(d -> d.worksheet().caps().stream()
+                                .map(c -> WireView.cap(open, c))
+                                .toList())
+                        .orElse(List.of()),
+                open.vehicle()
+                        .map(v -> v.cautions().stream()
+                                .map(c -> c.text() + " " + c.why())
+                                .toList())
+                        .orElse(List.of()),
+                unfinished(open).isEmpty(),
+                handed,
+                Words.moment(now));
     }
 
     private static String heading(OpenJob open, boolean handed) {
         if (handed) return "Handed over";
         int left = unfinished(open).size();
-        return left == 0 ? "Everything is settled: ready to hand over" : "%s before hand-over".formatted(Words.sentence(Words.count(left, "thing")));
+        return left == 0
+                ? "Everything is settled: ready to hand over"
+                : "%s before hand-over".formatted(Words.sentence(Words.count(left, "thing")));
     }
 
     private static String verdict(OpenJob open) {
         List<String> left = unfinished(open);
-        return left.isEmpty() ? "The record below says what was kept, what changed, and what each test showed." : "Still open: " + String.join("; ", left) + ".";
+        return left.isEmpty()
+                ? "The record below says what was kept, what changed, and what each test showed."
+                : "Still open: " + String.join("; ", left) + ".";
     }
 
     private static List<String> unfinished(OpenJob open) {
         List<String> left = new ArrayList<>();
         for (Station s : List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE)) {
             Progress p = Progress.of(s, open);
-            if (p.state() != LoomDrawing.State.SETTLED) left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));
+            if (p.state() != LoomDrawing.State.SETTLED)
+                left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));
         }
         return left;
     }
 
     private static List<Fact> facts(OpenJob open) {
-        List<Fact> facts = new ArrayList<>(List.of(new Fact("Customer", or(open.value(Fields.CUSTOMER))), new Fact("VIN", or(open.value(Fields.VIN))),
-            new Fact("Vehicle", open.vehicle().map(Sheet::name).orElse("not chosen")), new Fact("Audio system", open.vehicle().map(v -> v.amplified() ? "amplified" : "plain").orElse("not known"))));
+        List<Fact> facts = new ArrayList<>(List.of(
+                new Fact("Customer", or(open.value(Fields.CUSTOMER))),
+                new Fact("VIN", or(open.value(Fields.VIN))),
+                new Fact("Vehicle", open.vehicle().map(Sheet::name).orElse("not chosen")),
+                new Fact(
+                        "Audio system",
+                        open.vehicle()
+                                .map(v -> v.amplified() ? "amplified" : "plain")
+                                .orElse("not known"))));
         open.design().ifPresent(d -> {
-            facts.add(new Fact("Radio", d.installation().recipe().radio().orElseThrow().name()));
-            long back = d.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
-            facts.add(new Fact("Joints", "%d of %d joined, %d read back".formatted(open.jointsDone().size(), open.joints().size(), back)));
+            facts.add(new Fact(
+                    "Radio", d.installation().recipe().radio().orElseThrow().name()));
+            long back = d.worksheet().joints().stream()
+                    .filter(j -> open.readBack(j, Fields.AGREES))
+                    .count();
+            facts.add(new Fact(
+                    "Joints",
+                    "%d of %d joined, %d read back"
+                            .formatted(open.jointsDone().size(), open.joints().size(), back)));
         });
         if (!open.value(Fields.NOTE).isEmpty()) facts.add(new Fact("Note", open.value(Fields.NOTE)));
         return facts;
     }
 
-    private static String or(String text) { return text.isEmpty() ? "not recorded" : text; }
+    private static String or(String text) {
+        return text.isEmpty() ? "not recorded" : text;
+    }
 
     /** Radio and parts at what they cost on the shelves today; labour with the ways to plugs elsewhere in the car. */
     private record Bought(List<MatchView.Item> items, Cost cost) {
         static Bought of(OpenJob open, Design design, Prices prices) {
             Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
-            List<Sheet.Part> parts = List.copyOf(design.installation().recipe().parts().values());
-            Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream()).map(Sheet::id).toList());
-            List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(radio.name(), Words.money(market.cents(radio)), "")));
+            List<Sheet.Part> parts =
+                    List.copyOf(design.installation().recipe().parts().values());
+            Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream())
+                    .map(Sheet::id)
+                    .toList());
+            List<MatchView.Item> items =
+                    new ArrayList<>(List.of(new MatchView.Item(radio.name(), Words.money(market.cents(radio)), "")));
             Cost cost = market.of(radio);
             for (Sheet.Part p : parts) {
                 Cost own = market.of(open.vehicle().orElseThrow(), p);
@@ -78,7 +138,10 @@ public record HandOverView(Frame frame, String heading, String verdict, boolean 
 
     private static List<String> settled(OpenJob open) {
         Phrases phrases = new Phrases(open);
-        return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith("settled/")).sorted(Map.Entry.comparingByKey())
-            .map(f -> phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "") + ": " + f.getValue()).toList();
+        return open.job().fields().entrySet().stream()
+                .filter(f -> f.getKey().startsWith("settled/"))
+                .sorted(Map.Entry.comparingByKey())
+                .map(f -> phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "") + ": " + f.getValue())
+                .toList();
     }
 }

@@ -4,5 +4,7 @@ package velvetbezel.web.job;
 final class Ids {
     private Ids() {}
 
-    static String of(String field) { return "f-" + field.replace("+", "plus").replace("−", "minus").replaceAll("[^A-Za-z0-9]+", "-"); }
+    static String of(String field) {
+        return "f-" + field.replace("+", "plus").replace("−", "minus").replaceAll("[^A-Za-z0-9]+", "-");
+    }
 }

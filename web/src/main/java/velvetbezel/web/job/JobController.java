@@ -26,6 +26,7 @@ import velvetbezel.web.Who;
 class JobController {
     /** Form fields with this prefix are fields of the job. */
     private static final String FIELD = "f:";
+
     private final JobPages pages;
     private final Changes changes;
     private final Jobs jobs;
@@ -39,14 +40,18 @@ class JobController {
     }
 
     @GetMapping("/jobs/{number}")
-    String job(@PathVariable int number) { return "redirect:" + pages.open(number).path(Station.ARRIVE); }
+    String job(@PathVariable int number) {
+        return "redirect:" + pages.open(number).path(Station.ARRIVE);
+    }
 
     @GetMapping("/jobs/{number}/{path:arrive|match|wire|prove|hand-over|" + JobPages.BESIDE + "}")
-    String page(@PathVariable int number, @PathVariable String path, @RequestParam Map<String, String> query, Model model) {
+    String page(
+            @PathVariable int number, @PathVariable String path, @RequestParam Map<String, String> query, Model model) {
         OpenJob open = pages.open(number);
         JobPages.Look look = JobPages.Look.of(query);
         // moving its last lead but one away takes a joint away, and the person with it
-        if (path.equals("joint") && JointView.find(open, look.joint()).isEmpty()) return "redirect:" + open.path(Station.WIRE);
+        if (path.equals("joint") && JointView.find(open, look.joint()).isEmpty())
+            return "redirect:" + open.path(Station.WIRE);
         return show(open, path, look, Frame.Trouble.NONE, model);
     }
 
@@ -63,7 +68,14 @@ class JobController {
 
     /** @param back the page to return to, within this job */
     @PostMapping("/jobs/{number}/change")
-    String change(@PathVariable int number, @RequestParam long seen, @RequestParam String back, @RequestParam Map<String, String> form, Who.Person who, Model model, HttpServletResponse response) {
+    String change(
+            @PathVariable int number,
+            @RequestParam long seen,
+            @RequestParam String back,
+            @RequestParam Map<String, String> form,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         Map<String, String> typed = new LinkedHashMap<>();
         form.forEach((name, value) -> {
             if (name.startsWith(FIELD)) typed.put(name.substring(FIELD.length()), value);
@@ -87,18 +99,35 @@ class JobController {
     private String again(OpenJob open, String page, Frame.Trouble trouble, Model model) {
         URI uri = URI.create(page);
         Map<String, String> query = new LinkedHashMap<>();
-        UriComponentsBuilder.fromUri(uri).build().getQueryParams().toSingleValueMap().forEach((name, value) -> query.put(name, value == null ? "" : URLDecoder.decode(value, StandardCharsets.UTF_8)));
+        UriComponentsBuilder.fromUri(uri)
+                .build()
+                .getQueryParams()
+                .toSingleValueMap()
+                .forEach((name, value) ->
+                        query.put(name, value == null ? "" : URLDecoder.decode(value, StandardCharsets.UTF_8)));
         String path = uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1);
-        return show(open, Station.find(path).isPresent() || path.matches(JobPages.BESIDE) ? path : Station.ARRIVE.path(), JobPages.Look.of(query), trouble, model);
+        return show(
+                open,
+                Station.find(path).isPresent() || path.matches(JobPages.BESIDE) ? path : Station.ARRIVE.path(),
+                JobPages.Look.of(query),
+                trouble,
+                model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */
     @PostMapping("/jobs/{number}/undo")
-    String undo(@PathVariable int number, @RequestParam long entry, @RequestParam String back, Who.Person who, Model model, HttpServletResponse response) {
+    String undo(
+            @PathVariable int number,
+            @RequestParam long entry,
+            @RequestParam String back,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         OpenJob open = pages.open(number);
         if (jobs.undo(open.job().id(), who.name(), entry).isPresent()) return "redirect:" + within(number, back);
         response.setStatus(HttpStatus.CONFLICT.value());
-        String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\".".formatted(open.undoable().map(e -> e.what()).orElse("none"));
+        String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\"."
+                .formatted(open.undoable().map(e -> e.what()).orElse("none"));
         return again(open, within(number, back), new Frame.Trouble(Map.of("undo", fault), Optional.empty()), model);
     }
 
@@ -111,6 +140,8 @@ class JobController {
 
     /** A page of this job, whatever was sent. */
     private static String within(int number, String back) {
-        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._+-]*)?".formatted(number)) ? back : "/jobs/%d/arrive".formatted(number);
+        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._+-]*)?".formatted(number))
+                ? back
+                : "/jobs/%d/arrive".formatted(number);
     }
 }

@@ -16,12 +16,19 @@ class JobPages {
     private final Clock clock;
 
     /** What a page is asked to show of its station: the check in hand, or the reading back. */
-    record Look(Optional<String> check, boolean readingBack, MatchView.Asked match, String joint, BenchView.Asked bench) {
+    record Look(
+            Optional<String> check, boolean readingBack, MatchView.Asked match, String joint, BenchView.Asked bench) {
         /** @param query of the page's address */
         static Look of(Map<String, String> query) {
             boolean back = query.containsKey("read");
             String joint = query.getOrDefault("joint", "");
-            return new Look(Optional.ofNullable(query.get("check")), back, new MatchView.Asked(query.getOrDefault("kits", ""), query.getOrDefault("radio", ""), query.containsKey("all")), joint, new BenchView.Asked(joint, back, query.getOrDefault("a", ""), query.getOrDefault("b", "")));
+            return new Look(
+                    Optional.ofNullable(query.get("check")),
+                    back,
+                    new MatchView.Asked(
+                            query.getOrDefault("kits", ""), query.getOrDefault("radio", ""), query.containsKey("all")),
+                    joint,
+                    new BenchView.Asked(joint, back, query.getOrDefault("a", ""), query.getOrDefault("b", "")));
         }
     }
 
@@ -48,12 +55,15 @@ class JobPages {
     private Object page(OpenJob open, Station station, Look look, Frame.Trouble trouble) {
         return switch (station) {
             case ARRIVE -> ArriveView.of(open, library.entries("vehicle"), trouble);
-            case MATCH -> MatchView.of(open, open.vehicle().map(v -> matching.kits(open)), matching, look.match(), trouble);
+            case MATCH -> MatchView.of(
+                    open, open.vehicle().map(v -> matching.kits(open)), matching, look.match(), trouble);
             case WIRE -> WireView.of(open, look.readingBack(), trouble);
             case PROVE -> ProveView.of(open, look.check(), trouble);
             case HAND_OVER -> HandOverView.of(open, prices, clock.instant(), trouble);
         };
     }
 
-    OpenJob open(int number) { return desk.open(number); }
+    OpenJob open(int number) {
+        return desk.open(number);
+    }
 }

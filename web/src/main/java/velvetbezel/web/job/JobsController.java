@@ -43,22 +43,40 @@ class JobsController {
     }
 
     @GetMapping("/")
-    String start() { return "redirect:/jobs"; }
+    String start() {
+        return "redirect:/jobs";
+    }
 
     @GetMapping("/jobs")
-    String list(Model model) { return show(model, List.of(), Map.of()); }
+    String list(Model model) {
+        return show(model, List.of(), Map.of());
+    }
 
     private String show(Model model, List<Fault> faults, Map<String, String> typed) {
-        model.addAttribute("view", JobsView.of(jobs.list().stream().map(Job::number).map(desk::open).toList(), library.entries("vehicle"), faults, typed));
+        model.addAttribute(
+                "view",
+                JobsView.of(
+                        jobs.list().stream().map(Job::number).map(desk::open).toList(),
+                        library.entries("vehicle"),
+                        faults,
+                        typed));
         return "job/list";
     }
 
     @PostMapping("/jobs")
-    String create(@RequestParam String title, @RequestParam(defaultValue = "") String vehicle, Who.Person who, Model model, HttpServletResponse response) {
+    String create(
+            @RequestParam String title,
+            @RequestParam(defaultValue = "") String vehicle,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         String name = title.strip();
         if (name.isEmpty() || name.length() > MOST_TITLE) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            String fault = name.isEmpty() ? "A job needs a name, such as \"Vet's crossover\"." : "The name has %d characters; at most %d fit on the board. Shorten it.".formatted(name.length(), MOST_TITLE);
+            String fault = name.isEmpty()
+                    ? "A job needs a name, such as \"Vet's crossover\"."
+                    : "The name has %d characters; at most %d fit on the board. Shorten it."
+                            .formatted(name.length(), MOST_TITLE);
             return show(model, List.of(new Fault("title", fault)), Map.of("title", title, "vehicle", vehicle));
         }
         Map<String, String> fields = new LinkedHashMap<>();
@@ -69,9 +87,13 @@ class JobsController {
     }
 
     @PostMapping("/jobs/import")
-    String take(@RequestParam MultipartFile archive, Who.Person who, Model model, HttpServletResponse response) throws IOException {
+    String take(@RequestParam MultipartFile archive, Who.Person who, Model model, HttpServletResponse response)
+            throws IOException {
         try {
-            return "redirect:/jobs/%d/arrive".formatted(this.archive.read(archive.getBytes(), Fields::accept).number());
+            return "redirect:/jobs/%d/arrive"
+                    .formatted(this.archive
+                            .read(archive.getBytes(), Fields::accept)
+                            .number());
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(model, e.faults(), Map.of());
@@ -81,8 +103,9 @@ class JobsController {
     @GetMapping("/jobs/{number}/archive.zip")
     ResponseEntity<byte[]> archive(@PathVariable int number) {
         Job job = desk.open(number).job();
-        return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip"))
-            .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job-%d.zip\"".formatted(number))
-            .body(archive.write(job));
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job-%d.zip\"".formatted(number))
+                .body(archive.write(job));
     }
 }

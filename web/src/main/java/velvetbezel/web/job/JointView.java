@@ -12,32 +12,89 @@ import velvetbezel.worksheet.LeadEnd;
 import velvetbezel.worksheet.Making;
 import velvetbezel.worksheet.Sizing;
 
-/** One joint and everything a person may decide about it: its kind, a folded lead, an extension, where each lead goes. */
-public record JointView(Frame frame, String heading, WireView.Row row, List<Kind> kinds, String kindField, String extendField, String extended, String noteField, String note, List<Lead> leads, List<String> places, String back) {
+/**
+ * One joint and everything a person may decide about it: its kind, a folded lead, an extension, where each lead goes.
+ */
+public record JointView(
+        Frame frame,
+        String heading,
+        WireView.Row row,
+        List<Kind> kinds,
+        String kindField,
+        String extendField,
+        String extended,
+        String noteField,
+        String note,
+        List<Lead> leads,
+        List<String> places,
+        String back) {
     /** @param why empty where it can be chosen */
     public record Kind(String label, boolean chosen, String why) {}
 
     /** @param to where it was moved; empty where its role decides */
-    public record Lead(WireView.Lead lead, String place, String gauge, String foldField, boolean folded, String moveField, String to) {}
+    public record Lead(
+            WireView.Lead lead,
+            String place,
+            String gauge,
+            String foldField,
+            boolean folded,
+            String moveField,
+            String to) {}
 
     /** @throws InvalidInput if this job's kit has no such joint now */
     static JointView of(OpenJob open, String joint, Frame.Trouble trouble) {
-        JointRow row = find(open, joint).orElseThrow(() -> new InvalidInput("joint", "This job has no joint \"%s\" now; the kit or a lead of it has changed. Go back to Wire and choose again.".formatted(joint)));
+        JointRow row = find(open, joint)
+                .orElseThrow(() -> new InvalidInput(
+                        "joint",
+                        "This job has no joint \"%s\" now; the kit or a lead of it has changed. Go back to Wire and choose again."
+                                .formatted(joint)));
         Sizing sizing = open.sizing();
         Making making = sizing.of(row);
-        List<Kind> kinds = making.choices().stream().map(c -> new Kind(c.label(), c.kind().filter(k -> k == making.kind()).isPresent(), c.why())).toList();
+        List<Kind> kinds = making.choices().stream()
+                .map(c -> new Kind(
+                        c.label(), c.kind().filter(k -> k == making.kind()).isPresent(), c.why()))
+                .toList();
         List<Lead> leads = row.leads().stream().map(l -> lead(open, l)).toList();
-        List<String> places = Stream.concat(Stream.of(Fields.UNUSED), Arrays.stream(LeadRole.values()).filter(r -> r.group() != LeadRole.Group.PLUGGED).map(LeadRole::label)).toList();
-        return new JointView(Frame.of(open, Station.WIRE, trouble), "Joint %d: %s".formatted(row.number(), row.role().label()), WireView.row(open, row, sizing, "", open.measured()), kinds, Fields.kind(row.id()), Fields.extended(row.id()), open.value(Fields.extended(row.id())),
-            Fields.jointNote(row.id()), open.value(Fields.jointNote(row.id())), leads, places, here(open, joint));
+        List<String> places = Stream.concat(
+                        Stream.of(Fields.UNUSED),
+                        Arrays.stream(LeadRole.values())
+                                .filter(r -> r.group() != LeadRole.Group.PLUGGED)
+                                .map(LeadRole::label))
+                .toList();
+        return new JointView(
+                Frame.of(open, Station.WIRE, trouble),
+                "Joint %d: %s".formatted(row.number(), row.role().label()),
+                WireView.row(open, row, sizing, "", open.measured()),
+                kinds,
+                Fields.kind(row.id()),
+                Fields.extended(row.id()),
+                open.value(Fields.extended(row.id())),
+                Fields.jointNote(row.id()),
+                open.value(Fields.jointNote(row.id())),
+                leads,
+                places,
+                here(open, joint));
     }
 
-    static Optional<JointRow> find(OpenJob open, String joint) { return open.joints().stream().filter(j -> j.role().label().equals(joint)).findFirst(); }
+    static Optional<JointRow> find(OpenJob open, String joint) {
+        return open.joints().stream()
+                .filter(j -> j.role().label().equals(joint))
+                .findFirst();
+    }
 
-    static String here(OpenJob open, String joint) { return "/jobs/%d/joint?joint=%s".formatted(open.job().number(), WireView.encoded(joint)); }
+    static String here(OpenJob open, String joint) {
+        return "/jobs/%d/joint?joint=%s".formatted(open.job().number(), WireView.encoded(joint));
+    }
 
     private static Lead lead(OpenJob open, LeadEnd l) {
         TerminalId id = l.id();
-        return new Lead(WireView.lead(l), l.place(), l.gauge().known().map(g -> g.nearestAwg() + " AWG").orElse("gauge not known"), Fields.folded(id), open.done(Fields.folded(id)), Fields.moved(id), open.value(Fields.moved(id)));
+        return new Lead(
+                WireView.lead(l),
+                l.place(),
+                l.gauge().known().map(g -> g.nearestAwg() + " AWG").orElse("gauge not known"),
+                Fields.folded(id),
+                open.done(Fields.folded(id)),
+                Fields.moved(id),
+                open.value(Fields.moved(id)));
     }
 }

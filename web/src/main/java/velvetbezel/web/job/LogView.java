@@ -17,7 +17,20 @@ public record LogView(Frame frame, List<Entry> entries) {
         List<LogEntry> log = jobs.log(open.job().id());
         Set<Long> undone = log.stream().flatMap(e -> e.undoOf().stream()).collect(Collectors.toSet());
         Phrases phrases = new Phrases(open);
-        return new LogView(Frame.of(open, Station.ARRIVE, Frame.Trouble.NONE), log.stream().map(e -> new Entry(Words.moment(e.at()), e.who(), e.what(), undone.contains(e.seq()),
-            e.changes().stream().map(c -> new Change(phrases.field(c.field()), c.before().orElse("—"), c.after().orElse("—"))).toList())).toList());
+        return new LogView(
+                Frame.of(open, Station.ARRIVE, Frame.Trouble.NONE),
+                log.stream()
+                        .map(e -> new Entry(
+                                Words.moment(e.at()),
+                                e.who(),
+                                e.what(),
+                                undone.contains(e.seq()),
+                                e.changes().stream()
+                                        .map(c -> new Change(
+                                                phrases.field(c.field()),
+                                                c.before().orElse("—"),
+                                                c.after().orElse("—")))
+                                        .toList()))
+                        .toList());
     }
 }

@@ -35,7 +35,13 @@ class MatchController {
     @GetMapping("/jobs/{number}/match/instead")
     String instead(@PathVariable int number, @RequestParam String kit, @RequestParam String part, Model model) {
         OpenJob open = withCar(number);
-        model.addAttribute("view", InsteadView.of(open, matching, kit, part).orElseThrow(() -> new InvalidInput("kit", "There is no kit \"%s\" with the part \"%s\" in this job now; the list has changed. Go back to Match and choose again.".formatted(kit, part))));
+        model.addAttribute(
+                "view",
+                InsteadView.of(open, matching, kit, part)
+                        .orElseThrow(() -> new InvalidInput(
+                                "kit",
+                                "There is no kit \"%s\" with the part \"%s\" in this job now; the list has changed. Go back to Match and choose again."
+                                        .formatted(kit, part))));
         return "job/instead";
     }
 
@@ -60,15 +66,27 @@ class MatchController {
     /** The same as a file. */
     @GetMapping("/jobs/{number}/quote.pdf")
     ResponseEntity<byte[]> quotePdf(@PathVariable int number, @RequestParam(defaultValue = "") String kits) {
-        String file = ContentDisposition.attachment().filename("quote-job-%d.pdf".formatted(number)).build().toString();
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, file).body(paper.pdf("job/quote-paper", quote(number, kits)));
+        String file = ContentDisposition.attachment()
+                .filename("quote-job-%d.pdf".formatted(number))
+                .build()
+                .toString();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, file)
+                .body(paper.pdf("job/quote-paper", quote(number, kits)));
     }
 
     private QuoteView quote(int number, String kits) {
         OpenJob open = withCar(number);
-        List<String> letters = kits.isBlank() ? List.of(open.design().isPresent() ? MatchView.CHOSEN : MatchView.letter(0)) : MatchView.letters(kits);
+        List<String> letters = kits.isBlank()
+                ? List.of(open.design().isPresent() ? MatchView.CHOSEN : MatchView.letter(0))
+                : MatchView.letters(kits);
         QuoteView quote = QuoteView.of(open, matching, tariff, letters, LocalDate.now(clock));
-        if (quote.alternatives().isEmpty()) throw new InvalidInput("kits", "There is no kit \"%s\" in this job now; the list has changed. Go back to Match and choose again.".formatted(kits));
+        if (quote.alternatives().isEmpty())
+            throw new InvalidInput(
+                    "kits",
+                    "There is no kit \"%s\" in this job now; the list has changed. Go back to Match and choose again."
+                            .formatted(kits));
         return quote;
     }
 
@@ -92,7 +110,10 @@ class MatchController {
 
     private OpenJob withCar(int number) {
         OpenJob open = desk.open(number);
-        if (open.vehicle().isEmpty()) throw new InvalidInput("vehicle", "Job %d has no vehicle yet. Choose it at Arrive; kits are worked out for it.".formatted(number));
+        if (open.vehicle().isEmpty())
+            throw new InvalidInput(
+                    "vehicle",
+                    "Job %d has no vehicle yet. Choose it at Arrive; kits are worked out for it.".formatted(number));
         return open;
     }
 }

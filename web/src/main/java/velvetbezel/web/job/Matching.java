@@ -1,7 +1,5 @@
 package velvetbezel.web.job;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +41,7 @@ class Matching implements DisposableBean {
     private static final int SECONDS_TO_END = 10;
     /** A page waits so long for kits that are being worked out, then shows what there is. */
     private static final long PATIENCE_MILLIS = 1200;
+
     private final Library library;
     private final Prices prices;
     private final ExecutorService bench = Executors.newFixedThreadPool(THREADS, r -> {
@@ -69,8 +68,18 @@ class Matching implements DisposableBean {
      * @param stopped a person stopped it
      * @param key     names the car and the state of the sheets
      */
-    record Answer(Matched matched, Wishes wishes, Market market, int done, int all, boolean stopped, String key, Counter counter) {
-        boolean complete() { return done == all; }
+    record Answer(
+            Matched matched,
+            Wishes wishes,
+            Market market,
+            int done,
+            int all,
+            boolean stopped,
+            String key,
+            Counter counter) {
+        boolean complete() {
+            return done == all;
+        }
     }
 
     Matching(Library library, Prices prices) {
@@ -79,10 +88,16 @@ class Matching implements DisposableBean {
     }
 
     /** A colour never changes what becomes of a function. */
-    private static boolean decides(String field) { return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour"); }
+    private static boolean decides(String field) {
+        return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour");
+    }
 
     private String counterKey(OpenJob open) {
-        return library.stamp(open.vehicle().orElseThrow()) + open.job().fields().entrySet().stream().filter(f -> decides(f.getKey())).sorted(Map.Entry.comparingByKey()).toList();
+        return library.stamp(open.vehicle().orElseThrow())
+                + open.job().fields().entrySet().stream()
+                        .filter(f -> decides(f.getKey()))
+                        .sorted(Map.Entry.comparingByKey())
+                        .toList();
     }
 
     private Counter counter(OpenJob open, String key) {
@@ -91,22 +106,33 @@ class Matching implements DisposableBean {
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
             List<Sheet.Part> parts = library.candidates(vehicle, all);
-            List<RadioMatch> radios = RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had);
-            return new Counter(vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
+            List<RadioMatch> radios =
+                    RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had);
+            return new Counter(
+                    vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
         });
     }
 
     static Wishes wishes(OpenJob open) {
         Set<FunctionId> musts = new HashSet<>();
         Set<FunctionId> wanted = new HashSet<>();
-        for (Function f : open.catalogue().functions()) open.job().field(Fields.wish(f.id())).ifPresent(w -> (w.equals(Fields.MUST_STAY) ? musts : wanted).add(f.id()));
+        for (Function f : open.catalogue().functions())
+            open.job().field(Fields.wish(f.id())).ifPresent(w -> (w.equals(Fields.MUST_STAY) ? musts : wanted)
+                    .add(f.id()));
         return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
     }
 
-    private Market market(Counter counter) { return prices.of(Stream.concat(counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio)).map(Sheet::id).toList()); }
+    private Market market(Counter counter) {
+        return prices.of(
+                Stream.concat(counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio))
+                        .map(Sheet::id)
+                        .toList());
+    }
 
     /** The kits so far; the page waits a moment for those that are still being worked out. */
-    Answer kits(OpenJob open) { return answer(open, PATIENCE_MILLIS); }
+    Answer kits(OpenJob open) {
+        return answer(open, PATIENCE_MILLIS);
+    }
 
     /** All of them, however long it takes; what was stopped is taken up again. */
     Answer allKits(OpenJob open) {
@@ -129,8 +155,14 @@ class Matching implements DisposableBean {
             if (e.getCause() instanceof RuntimeException cause) throw cause;
             throw e;
         }
-        List<RadioMatch.Found> done = work.radios.stream().filter(CompletableFuture::isDone).map(CompletableFuture::join).filter(RadioMatch.Found::complete).toList();
-        Matched best = done.size() == work.radios.size() ? answers.get(asked(key, wishes, market), () -> whole(counter, done, wishes, market)) : Matcher.best(done);
+        List<RadioMatch.Found> done = work.radios.stream()
+                .filter(CompletableFuture::isDone)
+                .map(CompletableFuture::join)
+                .filter(RadioMatch.Found::complete)
+                .toList();
+        Matched best = done.size() == work.radios.size()
+                ? answers.get(asked(key, wishes, market), () -> whole(counter, done, wishes, market))
+                : Matcher.best(done);
         return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get(), key, counter);
     }
 
@@ -139,12 +171,18 @@ class Matching implements DisposableBean {
         return best.kits().isEmpty() ? new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0) : best;
     }
 
-    private static String asked(String counter, Wishes wishes, Market market) { return counter + wishes + market; }
+    private static String asked(String counter, Wishes wishes, Market market) {
+        return counter + wishes + market;
+    }
 
     private Work work(String key, Counter counter, Wishes wishes, Market market) {
         return works.get(asked(key, wishes, market), () -> {
             AtomicBoolean stopped = new AtomicBoolean();
-            return new Work(counter.radios.stream().map(r -> CompletableFuture.supplyAsync(() -> r.kits(wishes, market, stopped::get), bench)).toList(), stopped);
+            return new Work(
+                    counter.radios.stream()
+                            .map(r -> CompletableFuture.supplyAsync(() -> r.kits(wishes, market, stopped::get), bench))
+                            .toList(),
+                    stopped);
         });
     }
 
@@ -164,36 +202,70 @@ class Matching implements DisposableBean {
     /** What becomes of every function in one kit, with paths and reasons. */
     Map<FunctionId, Outcome> outcomes(Answer answer, Kit kit) {
         Counter counter = answer.counter;
-        return reasons.get(answer.key + kit.radio().id() + kit.parts().stream().map(Sheet::id).toList(), () -> {
-            synchronized (counter.against) {
-                return counter.against.outcomes(kit.build(counter.vehicle));
-            }
-        });
+        return reasons.get(
+                answer.key
+                        + kit.radio().id()
+                        + kit.parts().stream().map(Sheet::id).toList(),
+                () -> {
+                    synchronized (counter.against) {
+                        return counter.against.outcomes(kit.build(counter.vehicle));
+                    }
+                });
     }
 
     /** Why each sheet is in no kit that is in none. */
     List<Matched.Out> out(OpenJob open) {
         Answer answer = allKits(open);
         Counter counter = answer.counter;
-        return outs.get(asked(answer.key, answer.wishes, answer.market), () -> Matcher.out(counter.vehicle, counter.radios, counter.parts, open.catalogue(), answer.wishes, answer.market, answer.matched.kits()));
+        return outs.get(
+                asked(answer.key, answer.wishes, answer.market),
+                () -> Matcher.out(
+                        counter.vehicle,
+                        counter.radios,
+                        counter.parts,
+                        open.catalogue(),
+                        answer.wishes,
+                        answer.market,
+                        answer.matched.kits()));
     }
 
     /** What could stand in for a part of a kit. */
-    List<RadioMatch.Swap> swaps(Answer answer, Kit kit, Sheet.Part part) { return match(answer, kit.radio().id()).map(r -> r.swaps(kit, part, answer.wishes, answer.market)).orElse(List.of()); }
+    List<RadioMatch.Swap> swaps(Answer answer, Kit kit, Sheet.Part part) {
+        return match(answer, kit.radio().id())
+                .map(r -> r.swaps(kit, part, answer.wishes, answer.market))
+                .orElse(List.of());
+    }
 
     /** What could go into the places that a kit leaves empty. */
-    List<RadioMatch.Swap> additions(Answer answer, Kit kit) { return match(answer, kit.radio().id()).map(r -> r.additions(kit, answer.wishes, answer.market)).orElse(List.of()); }
+    List<RadioMatch.Swap> additions(Answer answer, Kit kit) {
+        return match(answer, kit.radio().id())
+                .map(r -> r.additions(kit, answer.wishes, answer.market))
+                .orElse(List.of());
+    }
 
-    private static Optional<RadioMatch> match(Answer answer, String radio) { return answer.counter.radios.stream().filter(r -> r.radio().id().equals(radio)).findFirst(); }
+    private static Optional<RadioMatch> match(Answer answer, String radio) {
+        return answer.counter.radios.stream()
+                .filter(r -> r.radio().id().equals(radio))
+                .findFirst();
+    }
 
     /** The kit that was chosen, whether or not it is one of the best. */
     Optional<Kit> chosen(OpenJob open, Answer answer) {
-        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(answer, r.id()).map(m -> m.of(List.copyOf(d.installation().recipe().parts().values()), kinds(d), answer.wishes, answer.market))));
+        return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(answer, r.id())
+                .map(m -> m.of(
+                        List.copyOf(d.installation().recipe().parts().values()),
+                        kinds(d),
+                        answer.wishes,
+                        answer.market))));
     }
 
-    private static Map<FunctionId, Kind> kinds(Design design) { return design.outcomes().entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().kind())); }
+    private static Map<FunctionId, Kind> kinds(Design design) {
+        return design.outcomes().entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().kind()));
+    }
 
-    @Override public void destroy() throws InterruptedException {
+    @Override
+    public void destroy() throws InterruptedException {
         bench.shutdownNow();
         bench.awaitTermination(SECONDS_TO_END, TimeUnit.SECONDS);
     }

@@ -19,7 +19,11 @@ class Offering {
         this.library = library;
     }
 
-    /** Facts settled on this job's car that its sheet in the library does not have as measured. @return paths to values */
+    /**
+     * Facts settled on this job's car that its sheet in the library does not have as measured.
+     *
+     * @return paths to values
+     */
     static Map<String, String> facts(Job job) {
         String prefix = job.field(Fields.VEHICLE).map(v -> "settled/" + v + "/").orElse("settled/?/");
         Map<String, String> facts = new TreeMap<>();
@@ -29,16 +33,25 @@ class Offering {
         return facts;
     }
 
-    /** @throws velvetbezel.sheet.InvalidInput if the vehicle's sheet is not in the library or would not be a good one */
+    /**
+     * @throws velvetbezel.sheet.InvalidInput if the vehicle's sheet is not in the library or would not be a good one
+     */
     void offer(int number, String who) {
         Job job = desk.open(number).job();
         String vehicle = job.field(Fields.VEHICLE).orElse("");
         Map<String, String> facts = facts(job);
         if (facts.isEmpty()) return;
-        library.change(vehicle, who, "Measured on job %d: %s".formatted(number, String.join(", ", List.copyOf(facts.keySet()))), library.revision(vehicle), tree -> {
-            Object changed = tree;
-            for (var fact : facts.entrySet()) changed = SheetTree.measured(changed, fact.getKey(), Desk.value(fact.getKey(), fact.getValue()), "job " + number);
-            return changed;
-        });
+        library.change(
+                vehicle,
+                who,
+                "Measured on job %d: %s".formatted(number, String.join(", ", List.copyOf(facts.keySet()))),
+                library.revision(vehicle),
+                tree -> {
+                    Object changed = tree;
+                    for (var fact : facts.entrySet())
+                        changed = SheetTree.measured(
+                                changed, fact.getKey(), Desk.value(fact.getKey(), fact.getValue()), "job " + number);
+                    return changed;
+                });
     }
 }

@@ -49,42 +49,83 @@ import velvetbezel.worksheet.Ways;
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-record OpenJob(Job job, Catalogue catalogue, Tables tables, Optional<Sheet.Vehicle> vehicle, Optional<Installation> factory, Optional<WhichSystem> which, List<Doubt> doubts, Set<FunctionId> had, Optional<Design> design,
-               Optional<LogEntry> undoable, Map<String, String> entered, List<String> trouble) {
+record OpenJob(
+        Job job,
+        Catalogue catalogue,
+        Tables tables,
+        Optional<Sheet.Vehicle> vehicle,
+        Optional<Installation> factory,
+        Optional<WhichSystem> which,
+        List<Doubt> doubts,
+        Set<FunctionId> had,
+        Optional<Design> design,
+        Optional<LogEntry> undoable,
+        Map<String, String> entered,
+        List<String> trouble) {
     /** A check with what was found at arrival and now. */
     record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
 
     /** A voltage to measure, and what was measured. */
     record Measured(JointRow joint, Reading reading, Optional<Volts> volts) {
-        boolean agrees() { return volts.filter(reading::accepts).isPresent(); }
+        boolean agrees() {
+            return volts.filter(reading::accepts).isPresent();
+        }
 
-        boolean differs() { return volts.isPresent() && !agrees(); }
+        boolean differs() {
+            return volts.isPresent() && !agrees();
+        }
     }
 
-    String value(String field) { return entered.getOrDefault(field, job.field(field).orElse("")); }
+    String value(String field) {
+        return entered.getOrDefault(field, job.field(field).orElse(""));
+    }
 
-    boolean done(String field) { return job.field(field).isPresent(); }
+    boolean done(String field) {
+        return job.field(field).isPresent();
+    }
 
-    Baseline baseline(FunctionId f) { return job.field(Fields.baseline(f)).map(Baseline::valueOf).orElse(Baseline.NOT_TESTED); }
+    Baseline baseline(FunctionId f) {
+        return job.field(Fields.baseline(f)).map(Baseline::valueOf).orElse(Baseline.NOT_TESTED);
+    }
 
-    Result result(FunctionId f) { return job.field(Fields.result(f)).map(Result::valueOf).orElse(Result.OPEN); }
+    Result result(FunctionId f) {
+        return job.field(Fields.result(f)).map(Result::valueOf).orElse(Result.OPEN);
+    }
 
-    boolean mustStay(FunctionId f) { return job.field(Fields.wish(f)).filter(Fields.MUST_STAY::equals).isPresent(); }
+    boolean mustStay(FunctionId f) {
+        return job.field(Fields.wish(f)).filter(Fields.MUST_STAY::equals).isPresent();
+    }
 
-    List<Function> factoryFunctions() { return catalogue.functions().stream().filter(f -> had.contains(f.id())).toList(); }
+    List<Function> factoryFunctions() {
+        return catalogue.functions().stream().filter(f -> had.contains(f.id())).toList();
+    }
 
-    long baselinesTaken() { return factoryFunctions().stream().filter(f -> baseline(f.id()) != Baseline.NOT_TESTED).count(); }
+    long baselinesTaken() {
+        return factoryFunctions().stream()
+                .filter(f -> baseline(f.id()) != Baseline.NOT_TESTED)
+                .count();
+    }
 
-    String functionName(FunctionId f) { return catalogue.find(f).map(Function::name).orElse(f.text()); }
+    String functionName(FunctionId f) {
+        return catalogue.find(f).map(Function::name).orElse(f.text());
+    }
 
-    Set<AudioSign> signsSeen() { return signs().entrySet().stream().filter(Map.Entry::getValue).map(Map.Entry::getKey).collect(Collectors.toSet()); }
+    Set<AudioSign> signsSeen() {
+        return signs().entrySet().stream()
+                .filter(Map.Entry::getValue)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
 
     /** Signs that were looked for, and whether they were there. */
-    Map<AudioSign, Boolean> signs() { return signs(job); }
+    Map<AudioSign, Boolean> signs() {
+        return signs(job);
+    }
 
     static Map<AudioSign, Boolean> signs(Job job) {
         Map<AudioSign, Boolean> signs = new EnumMap<>(AudioSign.class);
-        for (AudioSign s : AudioSign.values()) job.field(Fields.sign(s)).ifPresent(v -> signs.put(s, v.equals(Fields.SEEN)));
+        for (AudioSign s : AudioSign.values())
+            job.field(Fields.sign(s)).ifPresent(v -> signs.put(s, v.equals(Fields.SEEN)));
         return signs;
     }
 
@@ -95,22 +136,37 @@ record OpenJob(Job job, Catalogue catalogue, Tables tables, Optional<Sheet.Vehic
         return new WhichSystem.Seen(signs(job), traits, year);
     }
 
-    Optional<AudioSign.Verdict> audio() { return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified())); }
+    Optional<AudioSign.Verdict> audio() {
+        return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified()));
+    }
 
-    List<JointRow> joints() { return design.map(d -> d.worksheet().joints()).orElse(List.of()); }
+    List<JointRow> joints() {
+        return design.map(d -> d.worksheet().joints()).orElse(List.of());
+    }
 
-    Set<String> jointsDone() { return joints().stream().map(j -> j.id()).filter(id -> done(Fields.joint(id))).map(Object::toString).collect(Collectors.toSet()); }
+    Set<String> jointsDone() {
+        return joints().stream()
+                .map(j -> j.id())
+                .filter(id -> done(Fields.joint(id)))
+                .map(Object::toString)
+                .collect(Collectors.toSet());
+    }
 
     /** How this job's joints are made. */
-    Ways ways() { return ways(job); }
+    Ways ways() {
+        return ways(job);
+    }
 
     static Ways ways(Job job) {
         Map<JointId, JointKind> kinds = new HashMap<>();
         Map<JointId, Extension> extended = new HashMap<>();
         Set<TerminalId> folded = new HashSet<>();
         job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.KINDS)) JointKind.find(value).ifPresent(k -> kinds.put(new JointId(field.substring(Fields.KINDS.length())), k));
-            if (field.startsWith(Fields.EXTENDS)) Extension.read(value).ifPresent(e -> extended.put(new JointId(field.substring(Fields.EXTENDS.length())), e));
+            if (field.startsWith(Fields.KINDS))
+                JointKind.find(value).ifPresent(k -> kinds.put(new JointId(field.substring(Fields.KINDS.length())), k));
+            if (field.startsWith(Fields.EXTENDS))
+                Extension.read(value)
+                        .ifPresent(e -> extended.put(new JointId(field.substring(Fields.EXTENDS.length())), e));
             if (field.startsWith(Fields.FOLDS)) folded.add(Fields.terminal(field.substring(Fields.FOLDS.length())));
         });
         return new Ways(job.field(Fields.SCHOOL).flatMap(JointKind::find), kinds, folded, extended);
@@ -120,36 +176,74 @@ record OpenJob(Job job, Catalogue catalogue, Tables tables, Optional<Sheet.Vehic
     static Moves moves(Job job) {
         Map<TerminalId, Optional<LeadRole>> moves = new HashMap<>();
         job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.MOVES)) moves.put(Fields.terminal(field.substring(Fields.MOVES.length())), value.equals(Fields.UNUSED) ? Optional.empty() : LeadRole.find(value));
+            if (field.startsWith(Fields.MOVES))
+                moves.put(
+                        Fields.terminal(field.substring(Fields.MOVES.length())),
+                        value.equals(Fields.UNUSED) ? Optional.empty() : LeadRole.find(value));
         });
         return new Moves(moves);
     }
 
-    Sizing sizing() { return new Sizing(tables, ways()); }
+    Sizing sizing() {
+        return new Sizing(tables, ways());
+    }
 
-    Materials materials() { return design.map(d -> Materials.of(d.worksheet(), tables, ways(), d.loads())).orElse(new Materials(List.of())); }
+    Materials materials() {
+        return design.map(d -> Materials.of(d.worksheet(), tables, ways(), d.loads()))
+                .orElse(new Materials(List.of()));
+    }
 
-    boolean readBack(JointRow row, String answer) { return job.field(Fields.readBack(row.id())).filter(answer::equals).isPresent(); }
+    boolean readBack(JointRow row, String answer) {
+        return job.field(Fields.readBack(row.id())).filter(answer::equals).isPresent();
+    }
 
     List<Measured> measured() {
-        return joints().stream().flatMap(j -> j.readings().stream().map(r -> new Measured(j, r, job.field(Fields.reading(r)).map(v -> Fields.volts("reading", v))))).toList();
+        return joints().stream()
+                .flatMap(j -> j.readings().stream()
+                        .map(r ->
+                                new Measured(j, r, job.field(Fields.reading(r)).map(v -> Fields.volts("reading", v)))))
+                .toList();
     }
 
     List<Tried> tried() {
-        return design.map(d -> d.plan().checks().stream().map(c -> {
-            Baseline before = baseline(c.function().id());
-            Result result = result(c.function().id());
-            return new Tried(c, before, result, c.verdict(before, result));
-        }).toList()).orElse(List.of());
+        return design.map(d -> d.plan().checks().stream()
+                        .map(c -> {
+                            Baseline before = baseline(c.function().id());
+                            Result result = result(c.function().id());
+                            return new Tried(c, before, result, c.verdict(before, result));
+                        })
+                        .toList())
+                .orElse(List.of());
     }
 
     /** Functions that must stay and that the chosen kit loses. */
     List<FunctionId> mustsLost() {
-        return design.map(d -> d.outcomes().entrySet().stream().filter(e -> mustStay(e.getKey()) && !e.getValue().works() && !(e.getValue() instanceof Outcome.Unknown))
-            .map(Map.Entry::getKey).toList()).orElse(List.of());
+        return design.map(d -> d.outcomes().entrySet().stream()
+                        .filter(e -> mustStay(e.getKey())
+                                && !e.getValue().works()
+                                && !(e.getValue() instanceof Outcome.Unknown))
+                        .map(Map.Entry::getKey)
+                        .toList())
+                .orElse(List.of());
     }
 
-    OpenJob with(Map<String, String> typed) { return new OpenJob(job, catalogue, tables, vehicle, factory, which, doubts, had, design, undoable, Map.copyOf(typed), trouble); }
+    OpenJob with(Map<String, String> typed) {
+        return new OpenJob(
+                job,
+                catalogue,
+                tables,
+                vehicle,
+                factory,
+                which,
+                doubts,
+                had,
+                design,
+                undoable,
+                Map.copyOf(typed),
+                trouble);
+    }
 
-    String path(Station station) { return "/jobs/" + job.number() + "/" + station.path(); }
+    String path(Station station) {
+        return "/jobs/" + job.number() + "/" + station.path();
+    }
 }

@@ -21,7 +21,9 @@ class Paper {
     private static final int BOLD = 700;
     private final SpringTemplateEngine templates;
 
-    Paper(SpringTemplateEngine templates) { this.templates = templates; }
+    Paper(SpringTemplateEngine templates) {
+        this.templates = templates;
+    }
 
     /** @param template well-formed as XML */
     byte[] pdf(String template, Object view) {
@@ -29,8 +31,13 @@ class Paper {
         context.setVariable("view", view);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (SVGDrawer drawer = new BatikSVGDrawer()) {
-            new PdfRendererBuilder().useSVGDrawer(drawer).useFont(() -> font("regular"), FAMILY, REGULAR, PdfRendererBuilder.FontStyle.NORMAL, true).useFont(() -> font("bold"), FAMILY, BOLD, PdfRendererBuilder.FontStyle.NORMAL, true)
-                .withHtmlContent(templates.process(template, context), null).toStream(out).run();
+            new PdfRendererBuilder()
+                    .useSVGDrawer(drawer)
+                    .useFont(() -> font("regular"), FAMILY, REGULAR, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .useFont(() -> font("bold"), FAMILY, BOLD, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .withHtmlContent(templates.process(template, context), null)
+                    .toStream(out)
+                    .run();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -14,19 +14,38 @@ import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.Sizing;
 
 /** The worksheet for paper: rows with boxes to tick, drawing, cautions; and a label for each lead. */
-public record PaperView(String size, int number, String title, String vehicle, String printed, HarnessDrawing drawing, List<WireView.Row> rows, List<Before> before, List<WireView.CapLine> caps, List<String> cautions, List<String> loads, List<List<Label>> labels) {
+public record PaperView(
+        String size,
+        int number,
+        String title,
+        String vehicle,
+        String printed,
+        HarnessDrawing drawing,
+        List<WireView.Row> rows,
+        List<Before> before,
+        List<WireView.CapLine> caps,
+        List<String> cautions,
+        List<String> loads,
+        List<List<Label>> labels) {
     private static final int LABELS_ABREAST = 3;
 
     /** Sheets of paper, as CSS names them. */
     enum Size {
-        A4("A4"), LETTER("letter");
+        A4("A4"),
+        LETTER("letter");
 
         private final String css;
 
-        Size(String css) { this.css = css; }
+        Size(String css) {
+            this.css = css;
+        }
 
         static Size read(String text) {
-            return Arrays.stream(values()).filter(s -> s.css.equalsIgnoreCase(text)).findFirst().orElseThrow(() -> new InvalidInput("paper", "\"%s\" is no paper this prints on; choose a4 or letter.".formatted(text)));
+            return Arrays.stream(values())
+                    .filter(s -> s.css.equalsIgnoreCase(text))
+                    .findFirst()
+                    .orElseThrow(() -> new InvalidInput(
+                            "paper", "\"%s\" is no paper this prints on; choose a4 or letter.".formatted(text)));
         }
     }
 
@@ -37,19 +56,47 @@ public record PaperView(String size, int number, String title, String vehicle, S
         Design design = open.design().orElseThrow();
         Sizing sizing = open.sizing();
         List<OpenJob.Measured> measured = open.measured();
-        List<WireView.Row> rows = design.worksheet().joints().stream().map(j -> WireView.row(open, j, sizing, "", measured)).toList();
+        List<WireView.Row> rows = design.worksheet().joints().stream()
+                .map(j -> WireView.row(open, j, sizing, "", measured))
+                .toList();
         List<Label> labels = new ArrayList<>();
-        design.worksheet().joints().forEach(j -> j.leads().forEach(l -> labels.add(new Label(j.number(), j.role().label(), l.colourWords(), l.deviceWords(), others(j, l)))));
-        return new PaperView(size.css, open.job().number(), open.job().title(), design.installation().recipe().vehicle().name(), Words.moment(now), HarnessDrawing.of(design.worksheet(), open.jointsDone()), rows, Before.of(design.installation(), design.worksheet(), sizing),
-            design.worksheet().caps().stream().map(c -> WireView.cap(open, c)).toList(), open.vehicle().orElseThrow().cautions().stream().filter(c -> c.station().equals(Station.WIRE.label())).map(c -> c.text() + " " + c.why()).toList(),
-            design.loads().stream().filter(l -> l.verdict() != Load.Verdict.BEARS).map(l -> "%s: %s. %s".formatted(Words.sentence(l.what()), l.figures(), l.text())).toList(), abreast(labels));
+        design.worksheet().joints().forEach(j -> j.leads()
+                .forEach(l -> labels.add(
+                        new Label(j.number(), j.role().label(), l.colourWords(), l.deviceWords(), others(j, l)))));
+        return new PaperView(
+                size.css,
+                open.job().number(),
+                open.job().title(),
+                design.installation().recipe().vehicle().name(),
+                Words.moment(now),
+                HarnessDrawing.of(design.worksheet(), open.jointsDone()),
+                rows,
+                Before.of(design.installation(), design.worksheet(), sizing),
+                design.worksheet().caps().stream()
+                        .map(c -> WireView.cap(open, c))
+                        .toList(),
+                open.vehicle().orElseThrow().cautions().stream()
+                        .filter(c -> c.station().equals(Station.WIRE.label()))
+                        .map(c -> c.text() + " " + c.why())
+                        .toList(),
+                design.loads().stream()
+                        .filter(l -> l.verdict() != Load.Verdict.BEARS)
+                        .map(l -> "%s: %s. %s".formatted(Words.sentence(l.what()), l.figures(), l.text()))
+                        .toList(),
+                abreast(labels));
     }
 
     private static List<List<Label>> abreast(List<Label> labels) {
         List<List<Label>> rows = new ArrayList<>();
-        for (int i = 0; i < labels.size(); i += LABELS_ABREAST) rows.add(labels.subList(i, Math.min(labels.size(), i + LABELS_ABREAST)));
+        for (int i = 0; i < labels.size(); i += LABELS_ABREAST)
+            rows.add(labels.subList(i, Math.min(labels.size(), i + LABELS_ABREAST)));
         return rows;
     }
 
-    private static String others(JointRow joint, LeadEnd lead) { return joint.leads().stream().filter(l -> l != lead).map(LeadEnd::colourWords).collect(Collectors.joining(", ")); }
+    private static String others(JointRow joint, LeadEnd lead) {
+        return joint.leads().stream()
+                .filter(l -> l != lead)
+                .map(LeadEnd::colourWords)
+                .collect(Collectors.joining(", "));
+    }
 }

@@ -18,29 +18,54 @@ final class Phrases {
     private static final int SHORT = 60;
     private final OpenJob open;
 
-    Phrases(OpenJob open) { this.open = open; }
+    Phrases(OpenJob open) {
+        this.open = open;
+    }
 
     /** One change by name; several as their names. Kit and vehicle are told as they stand after the change. */
     String changes(Map<String, Optional<String>> changes) {
         Map<String, Optional<String>> told = new TreeMap<>(changes);
-        if (told.containsKey(Fields.RADIO) || told.containsKey(Fields.PARTS)) return "Chose the kit: " + open.design().map(d -> kit(d.installation().recipe())).orElse("none");
-        if (told.containsKey(Fields.VEHICLE)) return "Chose the vehicle: " + open.vehicle().map(Sheet::name).orElse("none");
-        return told.entrySet().stream().map(e -> field(e.getKey()) + ": " + e.getValue().map(Phrases::value).orElse("taken back")).collect(Collectors.joining("; "));
+        if (told.containsKey(Fields.RADIO) || told.containsKey(Fields.PARTS))
+            return "Chose the kit: "
+                    + open.design().map(d -> kit(d.installation().recipe())).orElse("none");
+        if (told.containsKey(Fields.VEHICLE))
+            return "Chose the vehicle: " + open.vehicle().map(Sheet::name).orElse("none");
+        return told.entrySet().stream()
+                .map(e -> field(e.getKey()) + ": "
+                        + e.getValue().map(Phrases::value).orElse("taken back"))
+                .collect(Collectors.joining("; "));
     }
 
-    private static String kit(Recipe recipe) { return Stream.concat(recipe.radio().stream(), recipe.parts().values().stream()).map(Sheet::name).collect(Collectors.joining(", ")); }
+    private static String kit(Recipe recipe) {
+        return Stream.concat(recipe.radio().stream(), recipe.parts().values().stream())
+                .map(Sheet::name)
+                .collect(Collectors.joining(", "));
+    }
 
     private static String value(String value) {
-        String words = value.equals(value.toUpperCase(Locale.ROOT)) && value.contains("_") ? value.toLowerCase(Locale.ROOT).replace('_', ' ') : value;
+        String words = value.equals(value.toUpperCase(Locale.ROOT)) && value.contains("_")
+                ? value.toLowerCase(Locale.ROOT).replace('_', ' ')
+                : value;
         return words.length() <= SHORT ? words : words.substring(0, SHORT) + " …";
     }
 
     String field(String field) {
         int slash = field.indexOf('/');
-        if (slash < 0) return Words.sentence(field.equals(Fields.VIN) ? "VIN" : field.equals(Fields.SERIAL) ? "serial number of the radio" : field.equals(Fields.SCHOOL) ? "joints of this job" : field);
+        if (slash < 0)
+            return Words.sentence(
+                    field.equals(Fields.VIN)
+                            ? "VIN"
+                            : field.equals(Fields.SERIAL)
+                                    ? "serial number of the radio"
+                                    : field.equals(Fields.SCHOOL) ? "joints of this job" : field);
         String rest = field.substring(slash + 1);
         return switch (field.substring(0, slash)) {
-            case "sign" -> "Seen, " + Arrays.stream(AudioSign.values()).filter(s -> s.id().equals(rest)).map(AudioSign::text).findFirst().orElse(rest);
+            case "sign" -> "Seen, "
+                    + Arrays.stream(AudioSign.values())
+                            .filter(s -> s.id().equals(rest))
+                            .map(AudioSign::text)
+                            .findFirst()
+                            .orElse(rest);
             case "trait" -> Trait.find(rest).map(Trait::text).orElse(rest);
             case "as built" -> "Changed by a former owner, position " + rest.replace("/", " ");
             case "wish" -> "Wish, " + function(rest);
@@ -57,11 +82,14 @@ final class Phrases {
             case "read back" -> "Read back, " + rest;
             case "cap" -> "Cap on " + rest;
             case "reading" -> "Measured at " + rest.replace("/", ", ");
-            case "goods" -> "Goods-in, " + GoodsInView.name(open, rest.substring(0, rest.indexOf('/'))) + ", " + rest.substring(rest.indexOf('/') + 1);
+            case "goods" -> "Goods-in, " + GoodsInView.name(open, rest.substring(0, rest.indexOf('/'))) + ", "
+                    + rest.substring(rest.indexOf('/') + 1);
             case "settled" -> "Settled on this car, " + rest.substring(rest.indexOf('/') + 1);
             default -> field;
         };
     }
 
-    private String function(String id) { return open.functionName(new FunctionId(id)); }
+    private String function(String id) {
+        return open.functionName(new FunctionId(id));
+    }
 }

@@ -13,9 +13,12 @@ import velvetbezel.store.Shelves;
 class Prices {
     /** Where nobody says how long a part takes to come that is not in stock. */
     static final int DAYS_UNKNOWN = 21;
+
     private final Shelves shelves;
 
-    Prices(Shelves shelves) { this.shelves = shelves; }
+    Prices(Shelves shelves) {
+        this.shelves = shelves;
+    }
 
     /** Prices and days of some sheets; what is in stock is there at once. */
     Market of(List<String> sheets) {

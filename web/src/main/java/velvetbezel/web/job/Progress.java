@@ -13,10 +13,12 @@ import velvetbezel.sheet.Doubt;
 /** How far a station of a job is, in a mark and a few words. */
 record Progress(State state, String note) {
     static LoomDrawing loom(OpenJob open, Station current) {
-        return LoomDrawing.of(Arrays.stream(Station.values()).map(s -> {
-            Progress p = of(s, open);
-            return new LoomDrawing.Station(s.label(), p.note, open.path(s), p.state, s == current);
-        }).toList());
+        return LoomDrawing.of(Arrays.stream(Station.values())
+                .map(s -> {
+                    Progress p = of(s, open);
+                    return new LoomDrawing.Station(s.label(), p.note, open.path(s), p.state, s == current);
+                })
+                .toList());
     }
 
     static Progress of(Station station, OpenJob open) {
@@ -25,7 +27,9 @@ record Progress(State state, String note) {
             case MATCH -> match(open);
             case WIRE -> wire(open);
             case PROVE -> prove(open);
-            case HAND_OVER -> open.done(Fields.HANDED_OVER) ? new Progress(State.SETTLED, "done") : new Progress(State.OPEN, "");
+            case HAND_OVER -> open.done(Fields.HANDED_OVER)
+                    ? new Progress(State.SETTLED, "done")
+                    : new Progress(State.OPEN, "");
         };
     }
 
@@ -36,31 +40,44 @@ record Progress(State state, String note) {
         int all = open.had().size();
         boolean unsure = open.which().filter(w -> !w.sure()).isPresent();
         boolean doubtful = unsure || open.doubts().stream().anyMatch(d -> d.kind() != Doubt.Kind.ASSUMED);
-        return new Progress(open.baselinesTaken() == all && !doubtful ? State.SETTLED : State.OPEN, open.baselinesTaken() == all ? "all tested" : "%d to test".formatted(all - open.baselinesTaken()));
+        return new Progress(
+                open.baselinesTaken() == all && !doubtful ? State.SETTLED : State.OPEN,
+                open.baselinesTaken() == all ? "all tested" : "%d to test".formatted(all - open.baselinesTaken()));
     }
 
     /** What was seen speaks for another sheet than the chosen one. */
     private static boolean otherSystem(OpenJob open) {
         WhichSystem which = open.which().orElseThrow();
         if (which.candidates().size() == 1) return open.audio().orElseThrow() == AudioSign.Verdict.CONTRADICTS;
-        return which.sure() && !which.candidates().get(0).vehicle().equals(open.vehicle().orElseThrow());
+        return which.sure()
+                && !which.candidates().get(0).vehicle().equals(open.vehicle().orElseThrow());
     }
 
     private static Progress match(OpenJob open) {
-        if (open.design().isEmpty()) return new Progress(State.OPEN, open.vehicle().isPresent() ? "no kit yet" : "");
+        if (open.design().isEmpty())
+            return new Progress(State.OPEN, open.vehicle().isPresent() ? "no kit yet" : "");
         Design design = open.design().get();
-        boolean wrong = !design.installation().faults().isEmpty() || !open.mustsLost().isEmpty();
+        boolean wrong =
+                !design.installation().faults().isEmpty() || !open.mustsLost().isEmpty();
         boolean unknown = design.outcomes().values().stream().anyMatch(Outcome.Unknown.class::isInstance);
-        return new Progress(wrong ? State.WRONG : unknown ? State.OPEN : State.SETTLED, design.installation().recipe().radio().orElseThrow().device().name());
+        return new Progress(
+                wrong ? State.WRONG : unknown ? State.OPEN : State.SETTLED,
+                design.installation().recipe().radio().orElseThrow().device().name());
     }
 
     private static Progress wire(OpenJob open) {
         if (open.design().isEmpty()) return new Progress(State.OPEN, "");
         int all = open.joints().size();
         int joined = open.jointsDone().size();
-        boolean wrong = !open.design().get().misfed().isEmpty() || open.job().fields().keySet().stream().anyMatch(f -> f.startsWith(Fields.UNDO)) || open.measured().stream().anyMatch(OpenJob.Measured::differs) || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
-        boolean settled = joined == all && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES)) && open.measured().stream().allMatch(OpenJob.Measured::agrees)
-            && open.design().get().worksheet().caps().stream().allMatch(c -> open.done(Fields.cap(c.lead().id())));
+        boolean wrong = !open.design().get().misfed().isEmpty()
+                || open.job().fields().keySet().stream().anyMatch(f -> f.startsWith(Fields.UNDO))
+                || open.measured().stream().anyMatch(OpenJob.Measured::differs)
+                || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
+        boolean settled = joined == all
+                && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES))
+                && open.measured().stream().allMatch(OpenJob.Measured::agrees)
+                && open.design().get().worksheet().caps().stream()
+                        .allMatch(c -> open.done(Fields.cap(c.lead().id())));
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
         return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);
     }
@@ -69,9 +86,12 @@ record Progress(State state, String note) {
         List<OpenJob.Tried> tried = open.tried();
         if (tried.isEmpty()) return new Progress(State.OPEN, "");
         long due = tried.stream().filter(t -> t.check().due()).count();
-        long right = tried.stream().filter(t -> t.check().due() && t.verdict().kind() == Verdict.Kind.SETTLED).count();
+        long right = tried.stream()
+                .filter(t -> t.check().due() && t.verdict().kind() == Verdict.Kind.SETTLED)
+                .count();
         boolean wrong = tried.stream().anyMatch(t -> t.verdict().kind() == Verdict.Kind.WRONG);
         boolean settled = tried.stream().allMatch(t -> t.verdict().kind() == Verdict.Kind.SETTLED);
-        return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, "%d of %d right".formatted(right, due));
+        return new Progress(
+                wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, "%d of %d right".formatted(right, due));
     }
 }

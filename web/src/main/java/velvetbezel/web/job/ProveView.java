@@ -11,50 +11,140 @@ import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
 
 /** Prove: one check at a time in the car, all of them beside it where there is room. */
-public record ProveView(Frame frame, String heading, String verdict, boolean kit, Optional<Current> current, List<Line> lines, List<Line> notDue) {
+public record ProveView(
+        Frame frame,
+        String heading,
+        String verdict,
+        boolean kit,
+        Optional<Current> current,
+        List<Line> lines,
+        List<Line> notDue) {
     /** The check in hand. @param suspect where to look first if it is not right */
-    public record Current(int number, int of, String id, String name, String ask, String expected, String before, String suspect, String resultField, String result,
-                          String noteField, String note, boolean doubtful) {}
+    public record Current(
+            int number,
+            int of,
+            String id,
+            String name,
+            String ask,
+            String expected,
+            String before,
+            String suspect,
+            String resultField,
+            String result,
+            String noteField,
+            String note,
+            boolean doubtful) {}
 
     /** A check in the list. @param mark of its verdict */
-    public record Line(String name, String href, String expected, String before, String outcome, Question.Mark mark, String verdict, String note, boolean current) {}
+    public record Line(
+            String name,
+            String href,
+            String expected,
+            String before,
+            String outcome,
+            Question.Mark mark,
+            String verdict,
+            String note,
+            boolean current) {}
 
     static ProveView of(OpenJob open, Optional<String> asked, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.PROVE, trouble);
-        List<OpenJob.Tried> due = open.tried().stream().filter(t -> t.check().due()).toList();
-        if (due.isEmpty()) return new ProveView(frame, "No kit is chosen yet", "The checks are computed from the kit: choose one at Match.", false, Optional.empty(), List.of(), List.of());
-        Optional<OpenJob.Tried> current = due.stream().filter(t -> asked.filter(t.check().function().id().text()::equals).isPresent()).findFirst()
-            .or(() -> asked.isPresent() ? Optional.empty() : due.stream().filter(t -> t.result() == Result.OPEN).findFirst());
-        return new ProveView(frame, heading(due), verdict(open, due), true, current.map(t -> current(open, t, due)), due.stream().map(t -> line(open, t, current.filter(t::equals).isPresent())).toList(),
-            open.tried().stream().filter(t -> !t.check().due()).map(t -> line(open, t, false)).toList());
+        List<OpenJob.Tried> due =
+                open.tried().stream().filter(t -> t.check().due()).toList();
+        if (due.isEmpty())
+            return new ProveView(
+                    frame,
+                    "No kit is chosen yet",
+                    "The checks are computed from the kit: choose one at Match.",
+                    false,
+                    Optional.empty(),
+                    List.of(),
+                    List.of());
+        Optional<OpenJob.Tried> current = due.stream()
+                .filter(t ->
+                        asked.filter(t.check().function().id().text()::equals).isPresent())
+                .findFirst()
+                .or(() -> asked.isPresent()
+                        ? Optional.empty()
+                        : due.stream().filter(t -> t.result() == Result.OPEN).findFirst());
+        return new ProveView(
+                frame,
+                heading(due),
+                verdict(open, due),
+                true,
+                current.map(t -> current(open, t, due)),
+                due.stream()
+                        .map(t -> line(open, t, current.filter(t::equals).isPresent()))
+                        .toList(),
+                open.tried().stream()
+                        .filter(t -> !t.check().due())
+                        .map(t -> line(open, t, false))
+                        .toList());
     }
 
     static String href(OpenJob open, Check check) {
-        return open.path(Station.PROVE) + "?check=" + URLEncoder.encode(check.function().id().text(), StandardCharsets.UTF_8).replace("+", "%20");
+        return open.path(Station.PROVE) + "?check="
+                + URLEncoder.encode(check.function().id().text(), StandardCharsets.UTF_8)
+                        .replace("+", "%20");
     }
 
     private static String heading(List<OpenJob.Tried> due) {
-        long right = due.stream().filter(t -> t.verdict().kind() == Verdict.Kind.SETTLED).count();
-        long wrong = due.stream().filter(t -> t.verdict().kind() == Verdict.Kind.WRONG).count();
+        long right = due.stream()
+                .filter(t -> t.verdict().kind() == Verdict.Kind.SETTLED)
+                .count();
+        long wrong = due.stream()
+                .filter(t -> t.verdict().kind() == Verdict.Kind.WRONG)
+                .count();
         if (right == due.size()) return "All %s are right".formatted(Words.count(due.size(), "check"));
-        if (wrong > 0) return "%s not right, %s right, %s to try".formatted(Words.sentence(Words.count((int) wrong)), Words.count((int) right), Words.count((int) (due.size() - right - wrong)));
-        return right == 0 ? "%s before the dash is closed".formatted(Words.sentence(Words.count(due.size(), "check"))) : "%s of %d right, %s to try".formatted(Words.sentence(Words.count((int) right)), due.size(), Words.count((int) (due.size() - right)));
+        if (wrong > 0)
+            return "%s not right, %s right, %s to try"
+                    .formatted(Words.sentence(Words.count((int) wrong)), Words.count((int) right), Words.count((int)
+                            (due.size() - right - wrong)));
+        return right == 0
+                ? "%s before the dash is closed".formatted(Words.sentence(Words.count(due.size(), "check")))
+                : "%s of %d right, %s to try"
+                        .formatted(Words.sentence(Words.count((int) right)), due.size(), Words.count((int)
+                                (due.size() - right)));
     }
 
     private static String verdict(OpenJob open, List<OpenJob.Tried> due) {
         long lost = open.tried().size() - due.size();
-        long before = due.stream().filter(t -> t.before() == Baseline.NOT_TESTED && open.had().contains(t.check().function().id())).count();
+        long before = due.stream()
+                .filter(t -> t.before() == Baseline.NOT_TESTED
+                        && open.had().contains(t.check().function().id()))
+                .count();
         return "Each says what must happen, from running this installation."
-            + (lost == 0 ? "" : " %s not tried: lost with this kit, as told before the purchase.".formatted(Words.sentence(Words.count((int) lost)) + (lost == 1 ? " is" : " are")))
-            + (before == 0 ? "" : " %s no baseline to compare with.".formatted(Words.sentence(Words.count((int) before)) + (before == 1 ? " has" : " have")));
+                + (lost == 0
+                        ? ""
+                        : " %s not tried: lost with this kit, as told before the purchase."
+                                .formatted(Words.sentence(Words.count((int) lost)) + (lost == 1 ? " is" : " are")))
+                + (before == 0
+                        ? ""
+                        : " %s no baseline to compare with."
+                                .formatted(
+                                        Words.sentence(Words.count((int) before)) + (before == 1 ? " has" : " have")));
     }
 
     private static Current current(OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due) {
         Check check = t.check();
-        String suspect = check.suspects().isEmpty() ? "" : "If it is not right, look at the %s first.".formatted(check.suspects().get(0).label());
-        return new Current(due.indexOf(t) + 1, due.size(), check.function().id().text(), check.function().name(), check.function().ask(), check.expected(), before(open, t, " at arrival"), suspect,
-            Fields.result(check.function().id()), t.result().name(), Fields.resultNote(check.function().id()), open.value(Fields.resultNote(check.function().id())),
-            check.outcome() instanceof Outcome.Unknown);
+        String suspect = check.suspects().isEmpty()
+                ? ""
+                : "If it is not right, look at the %s first."
+                        .formatted(check.suspects().get(0).label());
+        return new Current(
+                due.indexOf(t) + 1,
+                due.size(),
+                check.function().id().text(),
+                check.function().name(),
+                check.function().ask(),
+                check.expected(),
+                before(open, t, " at arrival"),
+                suspect,
+                Fields.result(check.function().id()),
+                t.result().name(),
+                Fields.resultNote(check.function().id()),
+                open.value(Fields.resultNote(check.function().id())),
+                check.outcome() instanceof Outcome.Unknown);
     }
 
     private static String before(OpenJob open, OpenJob.Tried t, String when) {
@@ -75,7 +165,15 @@ public record ProveView(Frame frame, String heading, String verdict, boolean kit
     }
 
     static Line line(OpenJob open, OpenJob.Tried t, boolean current) {
-        return new Line(t.check().function().name(), href(open, t.check()), t.check().expected(), before(open, t, ""), t.check().outcome().word(), mark(t.verdict()), t.verdict().text(),
-            open.job().field(Fields.resultNote(t.check().function().id())).orElse(""), current);
+        return new Line(
+                t.check().function().name(),
+                href(open, t.check()),
+                t.check().expected(),
+                before(open, t, ""),
+                t.check().outcome().word(),
+                mark(t.verdict()),
+                t.verdict().text(),
+                open.job().field(Fields.resultNote(t.check().function().id())).orElse(""),
+                current);
     }
 }

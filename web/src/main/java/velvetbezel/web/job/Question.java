@@ -12,7 +12,9 @@ import java.util.Optional;
 public record Question(Mark mark, String title, String text, Optional<Link> link, Optional<Settle> settle) {
     /** Shape, word and colour of a state. */
     public enum Mark {
-        WRONG("▲", "wrong"), OPEN("◌", "open"), SETTLED("●", "settled");
+        WRONG("▲", "wrong"),
+        OPEN("◌", "open"),
+        SETTLED("●", "settled");
 
         private final String shape;
         private final String word;
@@ -22,9 +24,13 @@ public record Question(Mark mark, String title, String text, Optional<Link> link
             this.word = word;
         }
 
-        public String shape() { return shape; }
+        public String shape() {
+            return shape;
+        }
 
-        public String word() { return word; }
+        public String word() {
+            return word;
+        }
     }
 
     public record Link(String label, String href) {}
@@ -32,5 +38,7 @@ public record Question(Mark mark, String title, String text, Optional<Link> link
     /** @param choices values offered; @param free whether another value may be typed */
     public record Settle(String field, List<String> choices, boolean free) {}
 
-    static Question go(Mark mark, String title, String text, String label, String href) { return new Question(mark, title, text, Optional.of(new Link(label, href)), Optional.empty()); }
+    static Question go(Mark mark, String title, String text, String label, String href) {
+        return new Question(mark, title, text, Optional.of(new Link(label, href)), Optional.empty());
+    }
 }

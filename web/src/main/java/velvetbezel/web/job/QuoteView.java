@@ -15,10 +15,21 @@ import velvetbezel.worksheet.Materials;
 import velvetbezel.worksheet.Worksheet;
 
 /** Alternatives that a customer can take home: parts, labour, tax, and in plain words what would be lost. */
-public record QuoteView(int number, String title, String customer, String vehicle, String date, String until, List<Alternative> alternatives, String rate, String back, String pdf) {
+public record QuoteView(
+        int number,
+        String title,
+        String customer,
+        String vehicle,
+        String date,
+        String until,
+        List<Alternative> alternatives,
+        String rate,
+        String back,
+        String pdf) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
     /** Somebody who does it for the first time takes two to four times as long (common practice, no source). */
     private static final int FIRST_TIMER_LEAST = 2;
+
     private static final int FIRST_TIMER_MOST = 4;
 
     /** What becomes of a function, as a customer would say it. */
@@ -28,31 +39,86 @@ public record QuoteView(int number, String title, String customer, String vehicl
      * @param own     what it costs to do it oneself
      * @param ownTime how long that takes
      */
-    public record Alternative(String letter, String name, String how, List<MatchView.Item> items, String parts, String time, String labour, String total, String tax, String own, String ownTime, String waiting, String cuts, List<Change> lost, List<String> changed, List<String> gained, List<String> remarks) {}
+    public record Alternative(
+            String letter,
+            String name,
+            String how,
+            List<MatchView.Item> items,
+            String parts,
+            String time,
+            String labour,
+            String total,
+            String tax,
+            String own,
+            String ownTime,
+            String waiting,
+            String cuts,
+            List<Change> lost,
+            List<String> changed,
+            List<String> gained,
+            List<String> remarks) {}
 
     static QuoteView of(OpenJob open, Matching matching, Tariff tariff, List<String> letters, LocalDate today) {
         Matching.Answer answer = matching.allKits(open);
         List<Alternative> alternatives = new ArrayList<>();
-        for (String letter : letters) InsteadView.kit(open, matching, answer, letter).ifPresent(k -> alternatives.add(alternative(open, answer, tariff, letter, k)));
+        for (String letter : letters)
+            InsteadView.kit(open, matching, answer, letter)
+                    .ifPresent(k -> alternatives.add(alternative(open, answer, tariff, letter, k)));
         String query = "?kits=" + String.join(",", letters);
-        return new QuoteView(open.job().number(), open.job().title(), open.value(Fields.CUSTOMER), open.vehicle().map(Sheet::name).orElse(""), DAY.format(today), DAY.format(today.plusDays(tariff.validDays())), alternatives,
-            Words.money(tariff.hourCents()), open.path(Station.MATCH) + query, "/jobs/" + open.job().number() + "/quote.pdf" + query);
+        return new QuoteView(
+                open.job().number(),
+                open.job().title(),
+                open.value(Fields.CUSTOMER),
+                open.vehicle().map(Sheet::name).orElse(""),
+                DAY.format(today),
+                DAY.format(today.plusDays(tariff.validDays())),
+                alternatives,
+                Words.money(tariff.hourCents()),
+                open.path(Station.MATCH) + query,
+                "/jobs/" + open.job().number() + "/quote.pdf" + query);
     }
 
-    private static Alternative alternative(OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
-        List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(kit.radio().name(), Words.money(answer.market().cents(kit.radio())), "")));
-        kit.parts().forEach(p -> items.add(new MatchView.Item(p.name(), Words.money(answer.market().cents(p)), "")));
+    private static Alternative alternative(
+            OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
+        List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(
+                kit.radio().name(), Words.money(answer.market().cents(kit.radio())), "")));
+        kit.parts()
+                .forEach(p -> items.add(
+                        new MatchView.Item(p.name(), Words.money(answer.market().cents(p)), "")));
         Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
         Materials materials = materials(open, kit.build(vehicle));
-        if (materials.cents() > 0) items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
+        if (materials.cents() > 0)
+            items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
         long goods = kit.cost().cents() + materials.cents();
         int minutes = kit.cost().minutes();
         long labour = tariff.labour(minutes);
         long total = goods + labour;
-        return new Alternative(letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter, kit.radio().device().name(), MatchView.how(kit), items, Words.money(goods), Words.minutes(minutes), Words.money(labour), Words.money(total),
-            Words.money(tariff.contained(total)), Words.money(goods), "%s to %s".formatted(Words.minutes(FIRST_TIMER_LEAST * minutes), Words.minutes(FIRST_TIMER_MOST * minutes)),
-            kit.cost().days() == 0 ? "Everything is here." : "All of it is here in %s.".formatted(Words.days(kit.cost().days())), kit.cost().cuts() == 0 ? "Nothing in the car is cut." : "%s in the car that cannot be undone.".formatted(Words.sentence(Words.count(kit.cost().cuts(), "cut"))),
-            having(open, kit, Kind.LOST).stream().map(f -> lost(open, f)).toList(), names(open, having(open, kit, Kind.CHANGED)), names(open, having(open, kit, Kind.GAINED)), kit.remarks(vehicle));
+        return new Alternative(
+                letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter,
+                kit.radio().device().name(),
+                MatchView.how(kit),
+                items,
+                Words.money(goods),
+                Words.minutes(minutes),
+                Words.money(labour),
+                Words.money(total),
+                Words.money(tariff.contained(total)),
+                Words.money(goods),
+                "%s to %s"
+                        .formatted(
+                                Words.minutes(FIRST_TIMER_LEAST * minutes), Words.minutes(FIRST_TIMER_MOST * minutes)),
+                kit.cost().days() == 0
+                        ? "Everything is here."
+                        : "All of it is here in %s."
+                                .formatted(Words.days(kit.cost().days())),
+                kit.cost().cuts() == 0
+                        ? "Nothing in the car is cut."
+                        : "%s in the car that cannot be undone."
+                                .formatted(Words.sentence(Words.count(kit.cost().cuts(), "cut"))),
+                having(open, kit, Kind.LOST).stream().map(f -> lost(open, f)).toList(),
+                names(open, having(open, kit, Kind.CHANGED)),
+                names(open, having(open, kit, Kind.GAINED)),
+                kit.remarks(vehicle));
     }
 
     /** As this job makes its joints; what loads ask for is in it. */
@@ -62,10 +128,22 @@ public record QuoteView(int number, String title, String customer, String vehicl
     }
 
     private static Change lost(OpenJob open, FunctionId f) {
-        return new Change(open.functionName(f), open.catalogue().find(f).map(x -> "No longer: " + Words.small(x.expected())).orElse(""));
+        return new Change(
+                open.functionName(f),
+                open.catalogue()
+                        .find(f)
+                        .map(x -> "No longer: " + Words.small(x.expected()))
+                        .orElse(""));
     }
 
-    private static List<FunctionId> having(OpenJob open, Kit kit, Kind kind) { return open.catalogue().functions().stream().map(x -> x.id()).filter(f -> kit.kinds().get(f) == kind).toList(); }
+    private static List<FunctionId> having(OpenJob open, Kit kit, Kind kind) {
+        return open.catalogue().functions().stream()
+                .map(x -> x.id())
+                .filter(f -> kit.kinds().get(f) == kind)
+                .toList();
+    }
 
-    private static List<String> names(OpenJob open, List<FunctionId> functions) { return functions.stream().map(open::functionName).toList(); }
+    private static List<String> names(OpenJob open, List<FunctionId> functions) {
+        return functions.stream().map(open::functionName).toList();
+    }
 }

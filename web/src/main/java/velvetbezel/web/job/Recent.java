@@ -17,7 +17,10 @@ final class Recent<K, V> {
         kept = new LinkedHashMap<>(16, 0.75f, true) {
             private static final long serialVersionUID = 1;
 
-            @Override protected boolean removeEldestEntry(Map.Entry<K, FutureTask<V>> eldest) { return size() > most; }
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, FutureTask<V>> eldest) {
+                return size() > most;
+            }
         };
     }
 

@@ -6,12 +6,22 @@ import java.util.Optional;
 
 /** The stations of a job that exist, in the order of the work. */
 enum Station {
-    ARRIVE, MATCH, WIRE, PROVE, HAND_OVER;
+    ARRIVE,
+    MATCH,
+    WIRE,
+    PROVE,
+    HAND_OVER;
 
     /** As cautions on sheets and people name it: "Hand over". */
-    String label() { return Words.sentence(name().toLowerCase(Locale.ROOT).replace('_', ' ')); }
+    String label() {
+        return Words.sentence(name().toLowerCase(Locale.ROOT).replace('_', ' '));
+    }
 
-    String path() { return name().toLowerCase(Locale.ROOT).replace('_', '-'); }
+    String path() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
 
-    static Optional<Station> find(String path) { return Arrays.stream(values()).filter(s -> s.path().equals(path)).findFirst(); }
+    static Optional<Station> find(String path) {
+        return Arrays.stream(values()).filter(s -> s.path().equals(path)).findFirst();
+    }
 }

@@ -16,13 +16,24 @@ record Tariff(long hourCents, int taxPercent, int validDays) {
     static class Source {
         private final Tariff tariff;
 
-        Source(@Value("${vb.labour-cents-an-hour:5400}") long hourCents, @Value("${vb.tax-percent:20}") int taxPercent, @Value("${vb.quote-days:14}") int validDays) { this.tariff = new Tariff(hourCents, taxPercent, validDays); }
+        Source(
+                @Value("${vb.labour-cents-an-hour:5400}") long hourCents,
+                @Value("${vb.tax-percent:20}") int taxPercent,
+                @Value("${vb.quote-days:14}") int validDays) {
+            this.tariff = new Tariff(hourCents, taxPercent, validDays);
+        }
 
-        Tariff tariff() { return tariff; }
+        Tariff tariff() {
+            return tariff;
+        }
     }
 
-    long labour(int minutes) { return Math.round(hourCents * minutes / 60.0); }
+    long labour(int minutes) {
+        return Math.round(hourCents * minutes / 60.0);
+    }
 
     /** The tax that a price contains. */
-    long contained(long cents) { return Math.round((double) cents * taxPercent / (100 + taxPercent)); }
+    long contained(long cents) {
+        return Math.round((double) cents * taxPercent / (100 + taxPercent));
+    }
 }

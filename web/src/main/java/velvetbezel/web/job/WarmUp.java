@@ -25,18 +25,22 @@ class WarmUp implements ApplicationRunner, DisposableBean {
         this.matching = matching;
     }
 
-    @Override public void run(ApplicationArguments arguments) {
+    @Override
+    public void run(ApplicationArguments arguments) {
         for (Job job : jobs.list()) soon(job.number());
     }
 
-    void soon(int number) { alone.submit(() -> warm(number)); }
+    void soon(int number) {
+        alone.submit(() -> warm(number));
+    }
 
     private void warm(int number) {
         OpenJob open = desk.open(number);
         if (open.vehicle().isPresent() && !open.done(Fields.HANDED_OVER)) matching.allKits(open);
     }
 
-    @Override public void destroy() throws InterruptedException {
+    @Override
+    public void destroy() throws InterruptedException {
         alone.shutdownNow();
         alone.awaitTermination(SECONDS_TO_END, TimeUnit.SECONDS);
     }

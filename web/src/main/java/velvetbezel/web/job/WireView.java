@@ -29,132 +29,339 @@ import velvetbezel.worksheet.PlugUps;
 import velvetbezel.worksheet.Sizing;
 
 /** Wire: joints in working order, exceptions to colour-for-colour first, caps, ticked off and read back. */
-public record WireView(Frame frame, String heading, String verdict, boolean kit, boolean readingBack, List<Row> exceptions, Optional<HarnessDrawing> drawing,
-                       List<Group> groups, List<CapLine> caps, List<Mating> plugged, List<String> alone, List<String> empty, int joints, int joined, int agreed, List<Undo> undo, List<Before> before, List<String> schools, String school, int over) {
+public record WireView(
+        Frame frame,
+        String heading,
+        String verdict,
+        boolean kit,
+        boolean readingBack,
+        List<Row> exceptions,
+        Optional<HarnessDrawing> drawing,
+        List<Group> groups,
+        List<CapLine> caps,
+        List<Mating> plugged,
+        List<String> alone,
+        List<String> empty,
+        int joints,
+        int joined,
+        int agreed,
+        List<Undo> undo,
+        List<Before> before,
+        List<String> schools,
+        String school,
+        int over) {
     /** Kinds that a whole job can be made in. */
-    private static final List<String> SCHOOLS = Arrays.stream(JointKind.values()).filter(k -> k != JointKind.TAP).map(JointKind::label).toList();
+    private static final List<String> SCHOOLS = Arrays.stream(JointKind.values())
+            .filter(k -> k != JointKind.TAP)
+            .map(JointKind::label)
+            .toList();
 
     /** A lead with its colour drawn and named. */
     public record Lead(Shapes.Wire wire, String words, String owner) {}
 
-    public record Measure(String field, String id, String where, String expected, String value, Question.Mark mark, String word) {}
+    public record Measure(
+            String field, String id, String where, String expected, String value, Question.Mark mark, String word) {}
 
     /** @param state "done", "next" or "open" */
-    public record Row(int number, String field, String id, String role, Lead from, String position, String carColour, List<Lead> to, String gauges, boolean exception,
-                      List<String> reasons, List<Measure> readings, String state, String backField, String back, MakingWords making, String href, String note) {}
+    public record Row(
+            int number,
+            String field,
+            String id,
+            String role,
+            Lead from,
+            String position,
+            String carColour,
+            List<Lead> to,
+            String gauges,
+            boolean exception,
+            List<String> reasons,
+            List<Measure> readings,
+            String state,
+            String backField,
+            String back,
+            MakingWords making,
+            String href,
+            String note) {}
 
     /** A joint of an earlier kit that is to be taken apart. */
     public record Undo(String field, String text) {}
 
     public record Group(String heading, List<Row> rows) {}
 
-    public record CapLine(String field, String id, Lead lead, String role, String why, String carries, boolean live, boolean done, String cap) {}
+    public record CapLine(
+            String field,
+            String id,
+            Lead lead,
+            String role,
+            String why,
+            String carries,
+            boolean live,
+            boolean done,
+            String cap) {}
 
-    /** Two plugs that are pushed together, no joint to make. @param note what a person should know at it, or empty text */
+    /**
+     * Two plugs that are pushed together, no joint to make.
+     *
+     * @param note what a person should know at it, or empty text
+     */
     public record Mating(String family, String a, String b, String note) {}
 
     static WireView of(OpenJob open, boolean readingBack, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.WIRE, trouble);
         if (open.design().isEmpty())
-            return new WireView(frame, "No kit is chosen yet", "The worksheet is computed from the kit: choose one at Match.", false, false, List.of(), Optional.empty(), List.of(), List.of(), List.of(), List.of(), List.of(), 0, 0, 0, undo(open), List.of(), List.of(), "", 0);
+            return new WireView(
+                    frame,
+                    "No kit is chosen yet",
+                    "The worksheet is computed from the kit: choose one at Match.",
+                    false,
+                    false,
+                    List.of(),
+                    Optional.empty(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    0,
+                    0,
+                    0,
+                    undo(open),
+                    List.of(),
+                    List.of(),
+                    "",
+                    0);
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
-        String next = design.worksheet().joints().stream().map(j -> j.id().text()).filter(j -> !done.contains(j)).findFirst().orElse("");
+        String next = design.worksheet().joints().stream()
+                .map(j -> j.id().text())
+                .filter(j -> !done.contains(j))
+                .findFirst()
+                .orElse("");
         Map<JointRow, Row> rows = new LinkedHashMap<>();
         List<OpenJob.Measured> measured = open.measured();
         Sizing sizing = open.sizing();
         design.worksheet().joints().forEach(j -> rows.put(j, row(open, j, sizing, next, measured)));
         Map<LeadRole.Group, List<Row>> groups = new LinkedHashMap<>();
-        rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>()).add(row));
+        rows.forEach((joint, row) -> groups.computeIfAbsent(joint.role().group(), g -> new ArrayList<>())
+                .add(row));
         PlugUps ups = PlugUps.of(design.installation());
-        int agreed = (int) design.worksheet().joints().stream().filter(j -> open.readBack(j, Fields.AGREES)).count();
-        return new WireView(frame, heading(design), toTakeApart(open) + verdict(rows, done, next, agreed, readingBack), true, readingBack, rows.values().stream().filter(Row::exception).toList(),
-            Optional.of(HarnessDrawing.of(design.worksheet(), done)), groups.entrySet().stream().map(g -> new Group(g.getKey().heading(), g.getValue())).toList(),
-            design.worksheet().caps().stream().map(c -> cap(open, c)).toList(), plugged(ups), names(ups.alone()), names(ups.empty()), rows.size(), done.size(), agreed,
-            undo(open), Before.of(design.installation(), design.worksheet(), sizing), SCHOOLS, open.value(Fields.SCHOOL), design.overloads().size());
+        int agreed = (int) design.worksheet().joints().stream()
+                .filter(j -> open.readBack(j, Fields.AGREES))
+                .count();
+        return new WireView(
+                frame,
+                heading(design),
+                toTakeApart(open) + verdict(rows, done, next, agreed, readingBack),
+                true,
+                readingBack,
+                rows.values().stream().filter(Row::exception).toList(),
+                Optional.of(HarnessDrawing.of(design.worksheet(), done)),
+                groups.entrySet().stream()
+                        .map(g -> new Group(g.getKey().heading(), g.getValue()))
+                        .toList(),
+                design.worksheet().caps().stream().map(c -> cap(open, c)).toList(),
+                plugged(ups),
+                names(ups.alone()),
+                names(ups.empty()),
+                rows.size(),
+                done.size(),
+                agreed,
+                undo(open),
+                Before.of(design.installation(), design.worksheet(), sizing),
+                SCHOOLS,
+                open.value(Fields.SCHOOL),
+                design.overloads().size());
     }
 
     private static String toTakeApart(OpenJob open) {
         int joints = undo(open).size();
-        return joints == 0 ? "" : "%s of the earlier kit to take apart first. ".formatted(Words.sentence(Words.count(joints, "joint")));
+        return joints == 0
+                ? ""
+                : "%s of the earlier kit to take apart first. ".formatted(Words.sentence(Words.count(joints, "joint")));
     }
 
-    private static List<Undo> undo(OpenJob open) { return open.job().fields().entrySet().stream().filter(f -> f.getKey().startsWith(Fields.UNDO)).sorted(Map.Entry.comparingByKey()).map(f -> new Undo(f.getKey(), f.getValue())).toList(); }
+    private static List<Undo> undo(OpenJob open) {
+        return open.job().fields().entrySet().stream()
+                .filter(f -> f.getKey().startsWith(Fields.UNDO))
+                .sorted(Map.Entry.comparingByKey())
+                .map(f -> new Undo(f.getKey(), f.getValue()))
+                .toList();
+    }
 
     private static String heading(Design design) {
         if (design.worksheet().joints().isEmpty()) return "No joint to make: everything is plugged";
         int exceptions = design.worksheet().exceptions().size();
         String joints = Words.sentence(Words.count(design.worksheet().joints().size(), "joint"));
-        return exceptions == 0 ? joints + "; every one is colour to colour" : "%s; going by colour would miss %s".formatted(joints, Words.count(exceptions));
+        return exceptions == 0
+                ? joints + "; every one is colour to colour"
+                : "%s; going by colour would miss %s".formatted(joints, Words.count(exceptions));
     }
 
-    private static String verdict(Map<JointRow, Row> rows, Set<String> done, String next, int agreed, boolean readingBack) {
+    private static String verdict(
+            Map<JointRow, Row> rows, Set<String> done, String next, int agreed, boolean readingBack) {
         if (rows.isEmpty()) return "Cap what stays unused, then go through the plugs below.";
-        if (readingBack) return "%s of %d read back. Name each joint aloud from the harness, last one first, then say whether the sheet agrees.".formatted(Words.sentence(Words.count(agreed)), rows.size());
-        String joined = done.isEmpty() ? "None is joined yet." : done.size() == rows.size() ? "All are joined." : "%s %s joined.".formatted(Words.sentence(Words.count(done.size())), done.size() == 1 ? "is" : "are");
-        return rows.entrySet().stream().filter(e -> e.getKey().id().text().equals(next)).findFirst()
-            .map(e -> joined + " Next: %s, %s to %s.".formatted(e.getValue().role, e.getValue().from.words, e.getValue().to.stream().map(Lead::words).collect(Collectors.joining(" and "))))
-            .orElseGet(() -> joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
+        if (readingBack)
+            return "%s of %d read back. Name each joint aloud from the harness, last one first, then say whether the sheet agrees."
+                    .formatted(Words.sentence(Words.count(agreed)), rows.size());
+        String joined = done.isEmpty()
+                ? "None is joined yet."
+                : done.size() == rows.size()
+                        ? "All are joined."
+                        : "%s %s joined."
+                                .formatted(Words.sentence(Words.count(done.size())), done.size() == 1 ? "is" : "are");
+        return rows.entrySet().stream()
+                .filter(e -> e.getKey().id().text().equals(next))
+                .findFirst()
+                .map(e -> joined
+                        + " Next: %s, %s to %s."
+                                .formatted(
+                                        e.getValue().role,
+                                        e.getValue().from.words,
+                                        e.getValue().to.stream()
+                                                .map(Lead::words)
+                                                .collect(Collectors.joining(" and "))))
+                .orElseGet(() ->
+                        joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
     }
 
-    static String encoded(String text) { return URLEncoder.encode(text, StandardCharsets.UTF_8); }
+    static String encoded(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
 
     static Row row(OpenJob open, JointRow joint, Sizing sizing, String next, List<OpenJob.Measured> measured) {
         List<LeadEnd> leads = joint.leads();
-        LeadEnd from = joint.of(Instance.Owner.CAR).or(() -> joint.of(Instance.Owner.PART)).orElse(leads.get(0));
-        List<Lead> to = leads.stream().filter(l -> l != from).map(WireView::lead).toList();
+        LeadEnd from = joint.of(Instance.Owner.CAR)
+                .or(() -> joint.of(Instance.Owner.PART))
+                .orElse(leads.get(0));
+        List<Lead> to =
+                leads.stream().filter(l -> l != from).map(WireView::lead).toList();
         String position = from.owner() == Instance.Owner.CAR ? from.place().replaceAll("^main ", "") : "—";
-        String state = open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
-        return new Row(joint.number(), Fields.joint(joint.id()), Ids.of(Fields.joint(joint.id())), joint.role().label(), lead(from), position, carColour(from), to, gauges(leads),
-            joint.exception(), joint.deviations().stream().map(Deviation::text).toList(), measured.stream().filter(m -> m.joint() == joint).map(m -> measure(open, m)).toList(), state, Fields.readBack(joint.id()), open.value(Fields.readBack(joint.id())),
-            MakingWords.of(joint, sizing.of(joint)), JointView.here(open, joint.role().label()), open.value(Fields.jointNote(joint.id())));
+        String state =
+                open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
+        return new Row(
+                joint.number(),
+                Fields.joint(joint.id()),
+                Ids.of(Fields.joint(joint.id())),
+                joint.role().label(),
+                lead(from),
+                position,
+                carColour(from),
+                to,
+                gauges(leads),
+                joint.exception(),
+                joint.deviations().stream().map(Deviation::text).toList(),
+                measured.stream()
+                        .filter(m -> m.joint() == joint)
+                        .map(m -> measure(open, m))
+                        .toList(),
+                state,
+                Fields.readBack(joint.id()),
+                open.value(Fields.readBack(joint.id())),
+                MakingWords.of(joint, sizing.of(joint)),
+                JointView.here(open, joint.role().label()),
+                open.value(Fields.jointNote(joint.id())));
     }
 
     static Lead lead(LeadEnd lead) {
-        return new Lead(Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()), lead.colourWords(), lead.owner() == Instance.Owner.RADIO ? "" : lead.deviceWords());
+        return new Lead(
+                Shapes.Wire.of("M1 6H33", lead.colour(), lead.id().toString(), lead.colourWords()),
+                lead.colourWords(),
+                lead.owner() == Instance.Owner.RADIO ? "" : lead.deviceWords());
     }
 
     /** The car's own wire behind an adapter's tail, with its provenance where that is weak. */
     private static String carColour(LeadEnd lead) {
-        return lead.carColour().map(fact -> {
-            if (fact instanceof Fact.Known<WireColour> known)
-                return known.value().words() + (known.from().origin().compareTo(Provenance.Origin.STATED) >= 0 ? " (" + known.from().origin().word() + ")" : "");
-            return ((Fact.Missing<WireColour>) fact).conflicting() ? "in conflict" : "not known";
-        }).orElse("");
+        return lead.carColour()
+                .map(fact -> {
+                    if (fact instanceof Fact.Known<WireColour> known)
+                        return known.value().words()
+                                + (known.from().origin().compareTo(Provenance.Origin.STATED) >= 0
+                                        ? " (" + known.from().origin().word() + ")"
+                                        : "");
+                    return ((Fact.Missing<WireColour>) fact).conflicting() ? "in conflict" : "not known";
+                })
+                .orElse("");
     }
 
     private static String gauges(List<LeadEnd> leads) {
-        return leads.stream().map(l -> l.gauge().known().map(Gauge::nearestAwg).map(String::valueOf).orElse("?")).collect(Collectors.joining("+"));
+        return leads.stream()
+                .map(l -> l.gauge()
+                        .known()
+                        .map(Gauge::nearestAwg)
+                        .map(String::valueOf)
+                        .orElse("?"))
+                .collect(Collectors.joining("+"));
     }
 
     static Measure measure(OpenJob open, OpenJob.Measured m) {
         String field = Fields.reading(m.reading());
-        return new Measure(field, Ids.of(field), "%s, %s".formatted(m.reading().place(), m.reading().state()),
-            Words.expected(m.reading()), open.value(field),
-            m.volts().isEmpty() ? Question.Mark.OPEN : m.agrees() ? Question.Mark.SETTLED : Question.Mark.WRONG, m.volts().isEmpty() ? "to measure" : m.agrees() ? "agrees" : "does not agree");
+        return new Measure(
+                field,
+                Ids.of(field),
+                "%s, %s".formatted(m.reading().place(), m.reading().state()),
+                Words.expected(m.reading()),
+                open.value(field),
+                m.volts().isEmpty() ? Question.Mark.OPEN : m.agrees() ? Question.Mark.SETTLED : Question.Mark.WRONG,
+                m.volts().isEmpty() ? "to measure" : m.agrees() ? "agrees" : "does not agree");
     }
 
     static CapLine cap(OpenJob open, CapRow cap) {
         String field = Fields.cap(cap.lead().id());
         boolean live = cap.carries().value() > 1;
-        return new CapLine(field, Ids.of(field), new Lead(lead(cap.lead()).wire, cap.lead().colourWords(), cap.lead().device()), cap.lead().labelled().map(LeadRole::label).orElse("lead"), cap.why(),
-            live ? "carries %s with key and lamps on".formatted(Words.volts(cap.carries().value())) : "", live, open.done(field),
-            open.sizing().endCap(cap.lead()).map(s -> s.startsWith("none") ? s : "cap, " + s).orElse("gauge not known: measure it") + (cap.forLater() ? " · leave it reachable for later" : ""));
+        return new CapLine(
+                field,
+                Ids.of(field),
+                new Lead(
+                        lead(cap.lead()).wire,
+                        cap.lead().colourWords(),
+                        cap.lead().device()),
+                cap.lead().labelled().map(LeadRole::label).orElse("lead"),
+                cap.why(),
+                live
+                        ? "carries %s with key and lamps on"
+                                .formatted(Words.volts(cap.carries().value()))
+                        : "",
+                live,
+                open.done(field),
+                open.sizing()
+                                .endCap(cap.lead())
+                                .map(s -> s.startsWith("none") ? s : "cap, " + s)
+                                .orElse("gauge not known: measure it")
+                        + (cap.forLater() ? " · leave it reachable for later" : ""));
     }
 
     private static List<Mating> plugged(PlugUps ups) {
-        return ups.together().stream().map(p -> {
-            List<String> notes = new ArrayList<>();
-            if (p.crossed()) notes.add("▲ The letters mislead: %s goes into %s on this car, so that calls and prompts come from the right speakers.".formatted(p.first().plug().id(), p.second().plug().id()));
-            if (p.insert()) notes.add("Move the insert with care: no sharp bend, no dirt on its ends.");
-            p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place()), a.route())));
-            return new Mating(p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
-        }).toList();
+        return ups.together().stream()
+                .map(p -> {
+                    List<String> notes = new ArrayList<>();
+                    if (p.crossed())
+                        notes.add(
+                                "▲ The letters mislead: %s goes into %s on this car, so that calls and prompts come from the right speakers."
+                                        .formatted(
+                                                p.first().plug().id(),
+                                                p.second().plug().id()));
+                    if (p.insert()) notes.add("Move the insert with care: no sharp bend, no dirt on its ends.");
+                    p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place()), a.route())));
+                    return new Mating(
+                            p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
+                })
+                .toList();
     }
 
-    private static String name(PlugUps.End end) { return "%s of %s".formatted(end.plug().id(), end.instance().equals(Builder.CAR) ? "the car" : end.device()); }
+    private static String name(PlugUps.End end) {
+        return "%s of %s".formatted(end.plug().id(), end.instance().equals(Builder.CAR) ? "the car" : end.device());
+    }
 
-    private static List<String> names(List<PlugUps.End> ends) { return ends.stream().map(e -> "%s (%s)".formatted(name(e), e.plug().family())).toList(); }
+    private static List<String> names(List<PlugUps.End> ends) {
+        return ends.stream()
+                .map(e -> "%s (%s)".formatted(name(e), e.plug().family()))
+                .toList();
+    }
 
-    private static String device(Design design, String instance) { return design.installation().instance(instance).map(i -> i.device().name()).orElse(instance); }
+    private static String device(Design design, String instance) {
+        return design.installation()
+                .instance(instance)
+                .map(i -> i.device().name())
+                .orElse(instance);
+    }
 }

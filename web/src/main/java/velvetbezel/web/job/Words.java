@@ -9,22 +9,53 @@ import velvetbezel.worksheet.Reading;
 
 /** How numbers, money, times and counts are written. */
 final class Words {
-    private static final List<String> COUNT = List.of("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve",
-        "thirteen", "fourteen", "fifteen", "sixteen", "seventeen", "eighteen", "nineteen", "twenty");
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
+    private static final List<String> COUNT = List.of(
+            "no",
+            "one",
+            "two",
+            "three",
+            "four",
+            "five",
+            "six",
+            "seven",
+            "eight",
+            "nine",
+            "ten",
+            "eleven",
+            "twelve",
+            "thirteen",
+            "fourteen",
+            "fifteen",
+            "sixteen",
+            "seventeen",
+            "eighteen",
+            "nineteen",
+            "twenty");
+    private static final DateTimeFormatter MOMENT =
+            DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
     private Words() {}
 
-    static String count(int n) { return n < COUNT.size() ? COUNT.get(n) : String.valueOf(n); }
+    static String count(int n) {
+        return n < COUNT.size() ? COUNT.get(n) : String.valueOf(n);
+    }
 
-    static String count(int n, String thing) { return count(n) + " " + thing + (n == 1 ? "" : "s"); }
+    static String count(int n, String thing) {
+        return count(n) + " " + thing + (n == 1 ? "" : "s");
+    }
 
-    static String sentence(String text) { return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1); }
+    static String sentence(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
 
     /** The same words inside a sentence. */
-    static String small(String text) { return text.isEmpty() ? text : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1); }
+    static String small(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+    }
 
-    static String percent(double share) { return share > 0.99 ? "over 99 %" : share < 0.01 ? "under 1 %" : Math.round(share * 100) + " %"; }
+    static String percent(double share) {
+        return share > 0.99 ? "over 99 %" : share < 0.01 ? "under 1 %" : Math.round(share * 100) + " %";
+    }
 
     static String money(long cents) {
         String units = Long.toString(Math.abs(cents) / 100);
@@ -32,16 +63,31 @@ final class Words {
         return (cents < 0 ? "-" : "") + units + "." + rest;
     }
 
-    static String minutes(int minutes) { return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60); }
+    static String minutes(int minutes) {
+        return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60);
+    }
 
-    static String days(int days) { return days == 0 ? "none" : days == 1 ? "1 day" : days + " days"; }
+    static String days(int days) {
+        return days == 0 ? "none" : days == 1 ? "1 day" : days + " days";
+    }
 
-    static String millimetres(double mm) { return mm == Math.rint(mm) ? "%d mm".formatted((long) mm) : "%s mm".formatted(mm); }
+    static String millimetres(double mm) {
+        return mm == Math.rint(mm) ? "%d mm".formatted((long) mm) : "%s mm".formatted(mm);
+    }
 
-    static String volts(double volts) { return String.format(Locale.ROOT, "%.1f V", Math.abs(volts) < 0.05 ? 0.0 : volts); }
+    static String volts(double volts) {
+        return String.format(Locale.ROOT, "%.1f V", Math.abs(volts) < 0.05 ? 0.0 : volts);
+    }
 
     /** "12.6 ± 0.5 V". */
-    static String expected(Reading reading) { return "%s ± %s".formatted(volts(reading.expected().value()).replace(" V", ""), volts(reading.tolerance().value())); }
+    static String expected(Reading reading) {
+        return "%s ± %s"
+                .formatted(
+                        volts(reading.expected().value()).replace(" V", ""),
+                        volts(reading.tolerance().value()));
+    }
 
-    static String moment(Instant at) { return MOMENT.format(at); }
+    static String moment(Instant at) {
+        return MOMENT.format(at);
+    }
 }

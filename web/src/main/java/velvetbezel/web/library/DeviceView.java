@@ -19,48 +19,125 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.store.StandardBlocks;
 
 /** What a device is made of, in words, and the blocks that can be added to it. */
-public record DeviceView(String id, String name, String shelf, int revision, String heading, List<Piece> leads, List<Piece> plugs, List<Piece> wires, List<Piece> ports, List<Piece> rules, List<Choice> blocks, List<String> roles, List<String> terminals,
-                         List<Fault> faults) {
+public record DeviceView(
+        String id,
+        String name,
+        String shelf,
+        int revision,
+        String heading,
+        List<Piece> leads,
+        List<Piece> plugs,
+        List<Piece> wires,
+        List<Piece> ports,
+        List<Piece> rules,
+        List<Choice> blocks,
+        List<String> roles,
+        List<String> terminals,
+        List<Fault> faults) {
     /** @param list where it stands in the sheet; @param key what it is called there */
     public record Piece(String list, String key, String text) {}
 
     /** @param open shown with its fields; @param added its rules or leads are in the device */
     public record Choice(Block block, String sentence, boolean open, boolean added, Map<String, String> typed) {}
 
-    static DeviceView of(Sheet sheet, String shelf, int revision, String chosen, Map<String, String> typed, List<Fault> faults) {
+    static DeviceView of(
+            Sheet sheet, String shelf, int revision, String chosen, Map<String, String> typed, List<Fault> faults) {
         Device d = device(sheet);
         String kind = sheet instanceof Sheet.Part ? "part" : "radio";
-        List<Choice> blocks = StandardBlocks.all().of(kind).stream().map(b -> new Choice(b, b.sentence(), b.id().equals(chosen), added(d, b), b.id().equals(chosen) ? typed : Map.of())).toList();
-        String heading = sheet instanceof Sheet.Vehicle ? "Factory radio: what it does" : "What it has and what it does";
-        return new DeviceView(sheet.id(), sheet.name(), shelf, revision, heading, d.leads().stream().map(l -> new Piece("leads", l.name(), "%s: %s, %s".formatted(l.name(), l.role().label(), l.flow().word()))).toList(),
-            d.plugs().stream().map(p -> new Piece("plugs", p.id(), plug(p))).toList(), d.wires().stream().map(w -> new Piece("wires", key(w), "%s to %s".formatted(w.from(), w.to()))).toList(),
-            d.ports().stream().map(p -> new Piece("ports", p.id(), port(p))).toList(), d.rules().stream().map(r -> new Piece("rules", r.id(), RuleWords.of(r))).toList(),
-            blocks, Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(), terminals(d), faults);
+        List<Choice> blocks = StandardBlocks.all().of(kind).stream()
+                .map(b -> new Choice(
+                        b, b.sentence(), b.id().equals(chosen), added(d, b), b.id().equals(chosen) ? typed : Map.of()))
+                .toList();
+        String heading =
+                sheet instanceof Sheet.Vehicle ? "Factory radio: what it does" : "What it has and what it does";
+        return new DeviceView(
+                sheet.id(),
+                sheet.name(),
+                shelf,
+                revision,
+                heading,
+                d.leads().stream()
+                        .map(l -> new Piece(
+                                "leads",
+                                l.name(),
+                                "%s: %s, %s"
+                                        .formatted(
+                                                l.name(),
+                                                l.role().label(),
+                                                l.flow().word())))
+                        .toList(),
+                d.plugs().stream().map(p -> new Piece("plugs", p.id(), plug(p))).toList(),
+                d.wires().stream()
+                        .map(w -> new Piece("wires", key(w), "%s to %s".formatted(w.from(), w.to())))
+                        .toList(),
+                d.ports().stream().map(p -> new Piece("ports", p.id(), port(p))).toList(),
+                d.rules().stream()
+                        .map(r -> new Piece("rules", r.id(), RuleWords.of(r)))
+                        .toList(),
+                blocks,
+                Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(),
+                terminals(d),
+                faults);
     }
 
     static Device device(Sheet sheet) {
         if (sheet instanceof Sheet.Vehicle v) return v.radio();
-        return sheet instanceof Sheet.Radio r ? r.device() : ((Sheet.Part) sheet).device().orElseThrow(() -> new InvalidInput(sheet.id(), "This part has no wires; there is nothing to enter here."));
+        return sheet instanceof Sheet.Radio r
+                ? r.device()
+                : ((Sheet.Part) sheet)
+                        .device()
+                        .orElseThrow(() -> new InvalidInput(
+                                sheet.id(), "This part has no wires; there is nothing to enter here."));
     }
 
-    static String path(Sheet sheet) { return sheet instanceof Sheet.Vehicle ? "radio" : "device"; }
+    static String path(Sheet sheet) {
+        return sheet instanceof Sheet.Vehicle ? "radio" : "device";
+    }
 
-    static String key(InnerWire w) { return w.from() + " > " + w.to(); }
+    static String key(InnerWire w) {
+        return w.from() + " > " + w.to();
+    }
 
     private static String plug(Plug p) {
-        return "%s: %s, %d positions, %s; %s".formatted(p.id(), p.family(), p.size(), p.socket() ? "socket" : "plug", p.positions().stream().filter(q -> !q.empty()).map(q -> q.number() + " " + q.role().orElseThrow().label()).collect(Collectors.joining(", ")));
+        return "%s: %s, %d positions, %s; %s"
+                .formatted(
+                        p.id(),
+                        p.family(),
+                        p.size(),
+                        p.socket() ? "socket" : "plug",
+                        p.positions().stream()
+                                .filter(q -> !q.empty())
+                                .map(q -> q.number() + " "
+                                        + q.role().orElseThrow().label())
+                                .collect(Collectors.joining(", ")));
     }
 
-    private static String port(Port p) { return "%s: %s%s".formatted(p.id(), p.medium().name().toLowerCase(Locale.ROOT), p.plus().map(t -> " at " + t + p.minus().map(m -> " and " + m).orElse("")).orElse("")); }
+    private static String port(Port p) {
+        return "%s: %s%s"
+                .formatted(
+                        p.id(),
+                        p.medium().name().toLowerCase(Locale.ROOT),
+                        p.plus()
+                                .map(t -> " at " + t
+                                        + p.minus().map(m -> " and " + m).orElse(""))
+                                .orElse(""));
+    }
 
     private static boolean added(Device d, Block b) {
-        return b.adds().get("rules") instanceof List<?> rules && !rules.isEmpty() && rules.stream().allMatch(r -> r instanceof Map<?, ?> m && (m.containsKey("each") || d.rules().stream().anyMatch(own -> own.id().equals(m.get("id")))));
+        return b.adds().get("rules") instanceof List<?> rules
+                && !rules.isEmpty()
+                && rules.stream()
+                        .allMatch(r -> r instanceof Map<?, ?> m
+                                && (m.containsKey("each")
+                                        || d.rules().stream()
+                                                .anyMatch(own -> own.id().equals(m.get("id")))));
     }
 
     private static List<String> terminals(Device d) {
         List<String> names = new ArrayList<>();
         d.leads().forEach(l -> names.add(l.name()));
-        d.plugs().forEach(p -> p.positions().forEach(q -> names.add(q.name().isEmpty() ? p.id() + "." + q.number() : q.name())));
+        d.plugs().forEach(p -> p.positions()
+                .forEach(q -> names.add(q.name().isEmpty() ? p.id() + "." + q.number() : q.name())));
         return names;
     }
 }

@@ -30,24 +30,57 @@ class EditController {
     }
 
     @GetMapping("/sheets/{id}/edit")
-    String edit(@PathVariable String id, @RequestParam(defaultValue = "") String plug, @RequestParam(defaultValue = "") String position, Model model) {
+    String edit(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String plug,
+            @RequestParam(defaultValue = "") String position,
+            Model model) {
         return show(id, plug, position, Optional.empty(), List.of(), model);
     }
 
-    private String show(String id, String plug, String position, Optional<Editing.Typed> typed, List<Fault> faults, Model model) {
+    private String show(
+            String id, String plug, String position, Optional<Editing.Typed> typed, List<Fault> faults, Model model) {
         Document document = editing.find(id);
-        model.addAttribute("view", EditView.of(document.sheet().orElseThrow(), document.kind() + "s", editing.tree(id), library.revision(id), plug, position, typed, faults));
+        model.addAttribute(
+                "view",
+                EditView.of(
+                        document.sheet().orElseThrow(),
+                        document.kind() + "s",
+                        editing.tree(id),
+                        library.revision(id),
+                        plug,
+                        position,
+                        typed,
+                        faults));
         return "library/edit";
     }
 
     @PostMapping("/sheets/{id}/position")
-    String position(@PathVariable String id, @RequestParam int seen, @RequestParam String plug, @RequestParam String position, @RequestParam(defaultValue = "") String empty, @RequestParam(defaultValue = "") String role,
-                    @RequestParam(defaultValue = "") String to, @RequestParam(defaultValue = "") String colour, @RequestParam(defaultValue = "") String gauge, @RequestParam(defaultValue = "measured") String from,
-                    @RequestParam(defaultValue = "") String by, @RequestParam Optional<Integer> keep, Who.Person who, Model model, HttpServletResponse response) {
-        Editing.Typed typed = new Editing.Typed(plug, position, !empty.isEmpty(), role, to, colour, gauge, from, by, keep);
+    String position(
+            @PathVariable String id,
+            @RequestParam int seen,
+            @RequestParam String plug,
+            @RequestParam String position,
+            @RequestParam(defaultValue = "") String empty,
+            @RequestParam(defaultValue = "") String role,
+            @RequestParam(defaultValue = "") String to,
+            @RequestParam(defaultValue = "") String colour,
+            @RequestParam(defaultValue = "") String gauge,
+            @RequestParam(defaultValue = "measured") String from,
+            @RequestParam(defaultValue = "") String by,
+            @RequestParam Optional<Integer> keep,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
+        Editing.Typed typed =
+                new Editing.Typed(plug, position, !empty.isEmpty(), role, to, colour, gauge, from, by, keep);
         try {
             editing.position(id, who.name(), seen, typed);
-            return "redirect:/sheets/%s/edit?plug=%s&position=%s".formatted(id, URLEncoder.encode(plug, StandardCharsets.UTF_8), URLEncoder.encode(position, StandardCharsets.UTF_8));
+            return "redirect:/sheets/%s/edit?plug=%s&position=%s"
+                    .formatted(
+                            id,
+                            URLEncoder.encode(plug, StandardCharsets.UTF_8),
+                            URLEncoder.encode(position, StandardCharsets.UTF_8));
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(id, plug, position, Optional.of(typed), e.faults(), model);

@@ -16,39 +16,116 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 
 /** The plugs of a sheet as drawings, and the form of the position that was picked. */
-public record EditView(String id, String name, String shelf, int revision, List<Face> faces, Optional<Form> form, List<String> roles, List<String> terminals, List<String> origins, List<Fault> faults) {
+public record EditView(
+        String id,
+        String name,
+        String shelf,
+        int revision,
+        List<Face> faces,
+        Optional<Form> form,
+        List<String> roles,
+        List<String> terminals,
+        List<String> origins,
+        List<Fault> faults) {
     /** @param chosen number of the position in hand, or empty text */
     public record Face(String plug, String heading, PlugDrawing drawing, String chosen) {}
 
     /** @param claims what is said of the colour, where more than one thing is */
-    public record Form(String plug, String position, String heading, boolean vehicle, boolean empty, String role, String to, String colour, String gauge, String from, String by, List<String> claims) {}
+    public record Form(
+            String plug,
+            String position,
+            String heading,
+            boolean vehicle,
+            boolean empty,
+            String role,
+            String to,
+            String colour,
+            String gauge,
+            String from,
+            String by,
+            List<String> claims) {}
 
-    static EditView of(Sheet sheet, String shelf, Object tree, int revision, String plug, String position, Optional<Editing.Typed> typed, List<Fault> faults) {
+    static EditView of(
+            Sheet sheet,
+            String shelf,
+            Object tree,
+            int revision,
+            String plug,
+            String position,
+            Optional<Editing.Typed> typed,
+            List<Fault> faults) {
         List<Plug> plugs = Editing.plugs(sheet);
-        List<Face> faces = plugs.stream().map(p -> new Face(p.id(), heading(p), PlugDrawing.of(p), p.id().equals(plug) ? position : "")).toList();
-        Optional<Form> form = plugs.stream().filter(p -> p.id().equals(plug)).findFirst().flatMap(p -> p.at(position)).map(p -> typed.map(t -> form(sheet, t)).orElseGet(() -> form(sheet, plug, p, tree)));
-        return new EditView(sheet.id(), sheet.name(), shelf, revision, faces, form, Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(), terminals(sheet),
-            Arrays.stream(Provenance.Origin.values()).map(Provenance.Origin::word).toList(), faults);
+        List<Face> faces = plugs.stream()
+                .map(p -> new Face(p.id(), heading(p), PlugDrawing.of(p), p.id().equals(plug) ? position : ""))
+                .toList();
+        Optional<Form> form = plugs.stream()
+                .filter(p -> p.id().equals(plug))
+                .findFirst()
+                .flatMap(p -> p.at(position))
+                .map(p -> typed.map(t -> form(sheet, t)).orElseGet(() -> form(sheet, plug, p, tree)));
+        return new EditView(
+                sheet.id(),
+                sheet.name(),
+                shelf,
+                revision,
+                faces,
+                form,
+                Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(),
+                terminals(sheet),
+                Arrays.stream(Provenance.Origin.values())
+                        .map(Provenance.Origin::word)
+                        .toList(),
+                faults);
     }
 
-    private static String heading(Plug p) { return "%s: %s".formatted(p.id().length() == 1 ? "Plug " + p.id() : p.id(), p.family()); }
+    private static String heading(Plug p) {
+        return "%s: %s".formatted(p.id().length() == 1 ? "Plug " + p.id() : p.id(), p.family());
+    }
 
     private static Form form(Sheet sheet, String plug, Position p, Object tree) {
         Object said = SheetTree.get(tree, Editing.path(sheet, plug, p.number())).orElse(Map.of());
         List<Object> claims = Editing.claims(said, "colour");
-        return new Form(plug, p.number(), "Position %s".formatted(plug.length() == 1 ? plug + p.number() : p.number()), sheet instanceof Sheet.Vehicle, p.empty(), p.role().map(LeadRole::label).orElse(""), p.to().orElse(""),
-            Editing.shown(at(said, "colour")), Editing.shown(at(said, "gauge")), "measured", "", claims.size() < 2 ? List.of() : claims.stream().map(EditView::words).toList());
+        return new Form(
+                plug,
+                p.number(),
+                "Position %s".formatted(plug.length() == 1 ? plug + p.number() : p.number()),
+                sheet instanceof Sheet.Vehicle,
+                p.empty(),
+                p.role().map(LeadRole::label).orElse(""),
+                p.to().orElse(""),
+                Editing.shown(at(said, "colour")),
+                Editing.shown(at(said, "gauge")),
+                "measured",
+                "",
+                claims.size() < 2
+                        ? List.of()
+                        : claims.stream().map(EditView::words).toList());
     }
 
-    private static Object at(Object position, String field) { return position instanceof Map<?, ?> map ? map.get(field) : null; }
+    private static Object at(Object position, String field) {
+        return position instanceof Map<?, ?> map ? map.get(field) : null;
+    }
 
     private static Form form(Sheet sheet, Editing.Typed t) {
-        return new Form(t.plug(), t.position(), "Position %s".formatted(t.plug().length() == 1 ? t.plug() + t.position() : t.position()), sheet instanceof Sheet.Vehicle, t.empty(), t.role(), t.to(), t.colour(), t.gauge(), t.from(), t.by(), List.of());
+        return new Form(
+                t.plug(),
+                t.position(),
+                "Position %s".formatted(t.plug().length() == 1 ? t.plug() + t.position() : t.position()),
+                sheet instanceof Sheet.Vehicle,
+                t.empty(),
+                t.role(),
+                t.to(),
+                t.colour(),
+                t.gauge(),
+                t.from(),
+                t.by(),
+                List.of());
     }
 
     private static String words(Object claim) {
         if (!(claim instanceof Map<?, ?> map)) return String.valueOf(claim);
-        return "%s (%s%s)".formatted(map.get("value"), map.get("from"), map.get("by") == null ? "" : " by " + map.get("by"));
+        return "%s (%s%s)"
+                .formatted(map.get("value"), map.get("from"), map.get("by") == null ? "" : " by " + map.get("by"));
     }
 
     private static List<String> terminals(Sheet sheet) {

@@ -25,14 +25,20 @@ class IntakeController {
     }
 
     @PostMapping("/sheets/import")
-    String sheets(@RequestParam List<MultipartFile> sheets, Who.Person who) { return page(intaking.sheets(sheets, who.name())); }
+    String sheets(@RequestParam List<MultipartFile> sheets, Who.Person who) {
+        return page(intaking.sheets(sheets, who.name()));
+    }
 
     @PostMapping("/parts/import-list")
-    String parts(@RequestParam MultipartFile list, Who.Person who) { return page(intaking.parts(list, who.name())); }
+    String parts(@RequestParam MultipartFile list, Who.Person who) {
+        return page(intaking.parts(list, who.name()));
+    }
 
     @GetMapping("/intakes/{id}")
     String show(@PathVariable UUID id, Model model) {
-        Intakes.Intake intake = intakes.find(id).orElseThrow(() -> new InvalidInput("intake", "There is no such import here. Bring the file in again."));
+        Intakes.Intake intake = intakes.find(id)
+                .orElseThrow(
+                        () -> new InvalidInput("intake", "There is no such import here. Bring the file in again."));
         model.addAttribute("view", IntakeView.of(intake, intakes));
         return "library/intake";
     }
@@ -49,5 +55,7 @@ class IntakeController {
         return page(id);
     }
 
-    private static String page(UUID id) { return "redirect:/intakes/" + id; }
+    private static String page(UUID id) {
+        return "redirect:/intakes/" + id;
+    }
 }

@@ -32,10 +32,13 @@ class Intaking implements DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(Intaking.class);
     /** A small import is read before its page is shown, so that nobody looks at a progress bar for nothing. */
     private static final int SHORT_WAIT_MS = 700;
+
     private final Intakes intakes;
     private final ExecutorService beside = Executors.newFixedThreadPool(2);
 
-    Intaking(Intakes intakes) { this.intakes = intakes; }
+    Intaking(Intakes intakes) {
+        this.intakes = intakes;
+    }
 
     UUID sheets(List<MultipartFile> files, String who) {
         Map<String, String> texts = new LinkedHashMap<>();
@@ -45,8 +48,11 @@ class Intaking implements DisposableBean {
             if (name(file).endsWith(".zip")) texts.putAll(Intakes.unzip(bytes));
             else texts.put(name(file), new String(bytes, StandardCharsets.UTF_8));
         }
-        if (texts.isEmpty()) throw new InvalidInput("sheets", "No file was chosen. Choose one or more sheets, as .json files or one ZIP of them.");
-        UUID id = intakes.open("sheets", files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
+        if (texts.isEmpty())
+            throw new InvalidInput(
+                    "sheets", "No file was chosen. Choose one or more sheets, as .json files or one ZIP of them.");
+        UUID id = intakes.open(
+                "sheets", files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
         run(() -> intakes.readSheets(id, texts));
         return id;
     }
@@ -59,10 +65,16 @@ class Intaking implements DisposableBean {
         }
     }
 
-    private static String name(MultipartFile file) { return Optional.ofNullable(file.getOriginalFilename()).filter(n -> !n.isEmpty()).orElse("file"); }
+    private static String name(MultipartFile file) {
+        return Optional.ofNullable(file.getOriginalFilename())
+                .filter(n -> !n.isEmpty())
+                .orElse("file");
+    }
 
     UUID parts(MultipartFile file, String who) {
-        if (file.isEmpty()) throw new InvalidInput("list", "No file was chosen, or it is empty. Choose a list of parts, as a .csv file.");
+        if (file.isEmpty())
+            throw new InvalidInput(
+                    "list", "No file was chosen, or it is empty. Choose a list of parts, as a .csv file.");
         try {
             Path copy = Files.createTempFile("parts", ".csv");
             file.transferTo(copy);
@@ -90,7 +102,9 @@ class Intaking implements DisposableBean {
         }
     }
 
-    void take(UUID id) { run(() -> intakes.take(id)); }
+    void take(UUID id) {
+        run(() -> intakes.take(id));
+    }
 
     private void run(Runnable work) {
         Future<?> running = beside.submit(work);
@@ -105,5 +119,8 @@ class Intaking implements DisposableBean {
         }
     }
 
-    @Override public void destroy() { beside.shutdownNow(); }
+    @Override
+    public void destroy() {
+        beside.shutdownNow();
+    }
 }

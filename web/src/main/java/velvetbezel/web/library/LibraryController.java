@@ -33,10 +33,28 @@ class LibraryController {
     }
 
     @GetMapping("/{shelf:vehicles|radios|parts}")
-    String list(@PathVariable String shelf, @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String type, @RequestParam(defaultValue = "") String family,
-                @RequestParam(defaultValue = "") String opening, @RequestParam(defaultValue = "") String carries, @RequestParam Optional<String> stock, @RequestParam Optional<String> buildable,
-                @RequestParam(defaultValue = "") String most, @RequestParam(defaultValue = "0") int page, Model model) {
-        ShelfView.Asked asked = new ShelfView.Asked(q.strip(), type, family, opening, carries, stock.isPresent(), buildable.isPresent(), most.strip(), Math.max(0, page));
+    String list(
+            @PathVariable String shelf,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String type,
+            @RequestParam(defaultValue = "") String family,
+            @RequestParam(defaultValue = "") String opening,
+            @RequestParam(defaultValue = "") String carries,
+            @RequestParam Optional<String> stock,
+            @RequestParam Optional<String> buildable,
+            @RequestParam(defaultValue = "") String most,
+            @RequestParam(defaultValue = "0") int page,
+            Model model) {
+        ShelfView.Asked asked = new ShelfView.Asked(
+                q.strip(),
+                type,
+                family,
+                opening,
+                carries,
+                stock.isPresent(),
+                buildable.isPresent(),
+                most.strip(),
+                Math.max(0, page));
         model.addAttribute("view", ShelfView.of(shelf, asked, shelves));
         return "library/list";
     }
@@ -51,19 +69,29 @@ class LibraryController {
     @GetMapping("/sheets/{id}")
     String sheet(@PathVariable String id, Model model) {
         Optional<Listing> listing = shelves.listing(id);
-        model.addAttribute("view", listing.filter(l -> !l.buildable()).map(SheetView::unbuildable).orElseGet(() -> SheetView.of(editing.find(id), listing, library)));
+        model.addAttribute(
+                "view",
+                listing.filter(l -> !l.buildable())
+                        .map(SheetView::unbuildable)
+                        .orElseGet(() -> SheetView.of(editing.find(id), listing, library)));
         return "library/sheet";
     }
 
     @GetMapping("/sheets/{id}.json")
     ResponseEntity<String> export(@PathVariable String id) {
         Document document = editing.find(id);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header(HttpHeaders.CONTENT_DISPOSITION, attachment(id + ".json")).body(Json.write(Json.parse(document.body())));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(id + ".json"))
+                .body(Json.write(Json.parse(document.body())));
     }
 
     @GetMapping("/{shelf:vehicles|radios|parts}.zip")
     ResponseEntity<byte[]> exportAll(@PathVariable String shelf) {
-        return ResponseEntity.ok().contentType(MediaType.valueOf("application/zip")).header(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".zip")).body(library.zip(shelf.substring(0, shelf.length() - 1)));
+        return ResponseEntity.ok()
+                .contentType(MediaType.valueOf("application/zip"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".zip"))
+                .body(library.zip(shelf.substring(0, shelf.length() - 1)));
     }
 
     @GetMapping("/parts.csv")
@@ -74,5 +102,7 @@ class LibraryController {
         library.writeParts(response.getWriter());
     }
 
-    private static String attachment(String file) { return "attachment; filename=\"%s\"".formatted(file); }
+    private static String attachment(String file) {
+        return "attachment; filename=\"%s\"".formatted(file);
+    }
 }

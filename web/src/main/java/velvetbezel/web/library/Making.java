@@ -35,18 +35,28 @@ class Making {
     /** @throws InvalidInput with every fault; nothing is written then */
     void add(String id, String who, int seen, String block, Map<String, String> typed) {
         Sheet sheet = sheet(id);
-        Block adding = StandardBlocks.all().find(sheet instanceof Sheet.Part ? "part" : "radio", block).orElseThrow(() -> new InvalidInput("block", "\"%s\" is no building block.".formatted(block)));
+        Block adding = StandardBlocks.all()
+                .find(sheet instanceof Sheet.Part ? "part" : "radio", block)
+                .orElseThrow(() -> new InvalidInput("block", "\"%s\" is no building block.".formatted(block)));
         String path = DeviceView.path(sheet);
-        library.change(id, who, "Added: " + adding.sentence(), seen, tree -> SheetTree.put(tree, path, Optional.of(adding.addTo(device(tree, path), typed))));
+        library.change(
+                id,
+                who,
+                "Added: " + adding.sentence(),
+                seen,
+                tree -> SheetTree.put(tree, path, Optional.of(adding.addTo(device(tree, path), typed))));
     }
 
     void remove(String id, String who, int seen, String list, String key) {
-        if (!LISTS.contains(list)) throw new InvalidInput("list", "\"%s\" is no list of a device; one of %s.".formatted(list, String.join(", ", LISTS)));
+        if (!LISTS.contains(list))
+            throw new InvalidInput(
+                    "list", "\"%s\" is no list of a device; one of %s.".formatted(list, String.join(", ", LISTS)));
         String path = DeviceView.path(sheet(id));
         library.change(id, who, "Took off: %s %s".formatted(list.substring(0, list.length() - 1), key), seen, tree -> {
             Map<String, Object> device = device(tree, path);
             List<Object> left = new ArrayList<>(device.get(list) instanceof List<?> all ? all : List.of());
-            if (!left.removeIf(e -> key.equals(key(e)))) throw new InvalidInput(list, "\"%s\" is not there any more.".formatted(key));
+            if (!left.removeIf(e -> key.equals(key(e))))
+                throw new InvalidInput(list, "\"%s\" is not there any more.".formatted(key));
             device.put(list, left);
             return SheetTree.put(tree, path, Optional.of(device));
         });
@@ -60,16 +70,20 @@ class Making {
 
     private static Map<String, Object> device(Object tree, String path) {
         Map<String, Object> device = new LinkedHashMap<>();
-        ((Map<?, ?>) SheetTree.get(tree, path).orElseThrow(() -> new InvalidInput(path, "This part has no wires."))).forEach((k, v) -> device.put((String) k, v));
+        ((Map<?, ?>) SheetTree.get(tree, path).orElseThrow(() -> new InvalidInput(path, "This part has no wires.")))
+                .forEach((k, v) -> device.put((String) k, v));
         return device;
     }
 
-    private Sheet sheet(String id) { return editing.find(id).sheet().orElseThrow(); }
+    private Sheet sheet(String id) {
+        return editing.find(id).sheet().orElseThrow();
+    }
 
     /** @param typed path to what was typed, with "from" and "by" for measures */
     void facts(String id, String who, int seen, Map<String, String> typed) {
         Sheet sheet = sheet(id);
-        List<FactsView.Field> fields = FactsView.of(sheet, "", seen, editing.tree(id), Map.of(), List.of()).fields();
+        List<FactsView.Field> fields = FactsView.of(sheet, "", seen, editing.tree(id), Map.of(), List.of())
+                .fields();
         List<Fault> faults = new ArrayList<>();
         List<String> changed = new ArrayList<>();
         Object[] result = {editing.tree(id)};
@@ -88,31 +102,46 @@ class Making {
     }
 
     private Object put(Object tree, FactsView.Field f, String text, Map<String, String> typed, Provenance usual) {
-        Object owned = f.path().contains(".") && SheetTree.get(tree, f.path().substring(0, f.path().indexOf('.'))).isEmpty() ? SheetTree.put(tree, f.path().substring(0, f.path().indexOf('.')), Optional.of(new LinkedHashMap<>())) : tree;
+        Object owned = f.path().contains(".")
+                        && SheetTree.get(tree, f.path().substring(0, f.path().indexOf('.')))
+                                .isEmpty()
+                ? SheetTree.put(tree, f.path().substring(0, f.path().indexOf('.')), Optional.of(new LinkedHashMap<>()))
+                : tree;
         return switch (f.kind()) {
             case TEXT -> SheetTree.put(owned, f.path(), Optional.of(text).filter(t -> !t.isEmpty()));
             case LIST -> SheetTree.put(owned, f.path(), Optional.of(NewDevice.words(typed, f.path())));
             case YES_NO -> SheetTree.put(owned, f.path(), Optional.of(!text.isEmpty()));
-            case NUMBER -> f.path().startsWith("years[") ? years(owned, f.path().equals("years[1]") ? 0 : 1, number(f, text)) : SheetTree.put(owned, f.path(), Optional.of(number(f, text)));
-            case MILLIMETRES -> text.isEmpty() ? SheetTree.put(owned, f.path(), Optional.empty()) : SheetTree.claimed(owned, f.path(), claim(number(f, text), typed), usual);
+            case NUMBER -> f.path().startsWith("years[")
+                    ? years(owned, f.path().equals("years[1]") ? 0 : 1, number(f, text))
+                    : SheetTree.put(owned, f.path(), Optional.of(number(f, text)));
+            case MILLIMETRES -> text.isEmpty()
+                    ? SheetTree.put(owned, f.path(), Optional.empty())
+                    : SheetTree.claimed(owned, f.path(), claim(number(f, text), typed), usual);
         };
     }
 
     private static Object years(Object tree, int which, Object year) {
-        List<Object> years = new ArrayList<>((List<?>) SheetTree.get(tree, "years").orElseThrow());
+        List<Object> years =
+                new ArrayList<>((List<?>) SheetTree.get(tree, "years").orElseThrow());
         years.set(which, year);
         return SheetTree.put(tree, "years", Optional.of(years));
     }
 
     private static Object number(FactsView.Field f, String text) {
         String plain = text.replace(',', '.').replaceAll("\\s*mm$", "");
-        if (!plain.matches("\\d{1,7}(\\.\\d{1,2})?")) throw new InvalidInput(f.path(), "\"%s\" is no number; type one such as 165.".formatted(text));
+        if (!plain.matches("\\d{1,7}(\\.\\d{1,2})?"))
+            throw new InvalidInput(f.path(), "\"%s\" is no number; type one such as 165.".formatted(text));
         return plain.contains(".") ? (Object) Double.valueOf(plain) : Integer.valueOf(plain);
     }
 
     private Map<String, Object> claim(Object value, Map<String, String> typed) {
         String from = typed.getOrDefault("from", "measured");
-        Provenance.Origin origin = Provenance.Origin.find(from).orElseThrow(() -> new InvalidInput("from", "\"%s\" is no origin of a fact.".formatted(from)));
-        return SheetTree.claim(value, origin, typed.getOrDefault("by", "").strip(), LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
+        Provenance.Origin origin = Provenance.Origin.find(from)
+                .orElseThrow(() -> new InvalidInput("from", "\"%s\" is no origin of a fact.".formatted(from)));
+        return SheetTree.claim(
+                value,
+                origin,
+                typed.getOrDefault("by", "").strip(),
+                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
     }
 }

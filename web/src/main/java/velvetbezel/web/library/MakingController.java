@@ -30,16 +30,32 @@ class MakingController {
     }
 
     @GetMapping("/sheets/{id}/facts")
-    String facts(@PathVariable String id, Model model) { return facts(id, Map.of(), List.of(), model); }
+    String facts(@PathVariable String id, Model model) {
+        return facts(id, Map.of(), List.of(), model);
+    }
 
     private String facts(String id, Map<String, String> typed, List<Fault> faults, Model model) {
         Document document = editing.find(id);
-        model.addAttribute("view", FactsView.of(document.sheet().orElseThrow(), document.kind() + "s", library.revision(id), editing.tree(id), typed, faults));
+        model.addAttribute(
+                "view",
+                FactsView.of(
+                        document.sheet().orElseThrow(),
+                        document.kind() + "s",
+                        library.revision(id),
+                        editing.tree(id),
+                        typed,
+                        faults));
         return "library/facts";
     }
 
     @PostMapping("/sheets/{id}/facts")
-    String facts(@PathVariable String id, @RequestParam int seen, @RequestParam Map<String, String> typed, Who.Person who, Model model, HttpServletResponse response) {
+    String facts(
+            @PathVariable String id,
+            @RequestParam int seen,
+            @RequestParam Map<String, String> typed,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         try {
             making.facts(id, who.name(), seen, typed);
             return "redirect:/sheets/" + id;
@@ -50,16 +66,33 @@ class MakingController {
     }
 
     @GetMapping("/sheets/{id}/device")
-    String device(@PathVariable String id, @RequestParam(defaultValue = "") String block, Model model) { return device(id, block, Map.of(), List.of(), model); }
+    String device(@PathVariable String id, @RequestParam(defaultValue = "") String block, Model model) {
+        return device(id, block, Map.of(), List.of(), model);
+    }
 
     private String device(String id, String block, Map<String, String> typed, List<Fault> faults, Model model) {
         Document document = editing.find(id);
-        model.addAttribute("view", DeviceView.of(document.sheet().orElseThrow(), document.kind() + "s", library.revision(id), block, typed, faults));
+        model.addAttribute(
+                "view",
+                DeviceView.of(
+                        document.sheet().orElseThrow(),
+                        document.kind() + "s",
+                        library.revision(id),
+                        block,
+                        typed,
+                        faults));
         return "library/device";
     }
 
     @PostMapping("/sheets/{id}/block")
-    String block(@PathVariable String id, @RequestParam int seen, @RequestParam String block, @RequestParam Map<String, String> typed, Who.Person who, Model model, HttpServletResponse response) {
+    String block(
+            @PathVariable String id,
+            @RequestParam int seen,
+            @RequestParam String block,
+            @RequestParam Map<String, String> typed,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         try {
             making.add(id, who.name(), seen, block, typed);
             return "redirect:/sheets/%s/device".formatted(id);
@@ -71,7 +104,14 @@ class MakingController {
 
     /** @param list leads, plugs, wires, ports or rules; @param key the entry's name there */
     @PostMapping("/sheets/{id}/remove")
-    String remove(@PathVariable String id, @RequestParam int seen, @RequestParam String list, @RequestParam String key, Who.Person who, Model model, HttpServletResponse response) {
+    String remove(
+            @PathVariable String id,
+            @RequestParam int seen,
+            @RequestParam String list,
+            @RequestParam String key,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         try {
             making.remove(id, who.name(), seen, list, key);
             return "redirect:/sheets/%s/device".formatted(id);

@@ -43,7 +43,13 @@ class NewController {
 
     @GetMapping("/vehicles/new")
     String vehicle(@RequestParam Optional<String> like, Model model) {
-        return vehicle(like.flatMap(library::find).flatMap(Document::sheet).filter(Sheet.Vehicle.class::isInstance).map(s -> NewVehicle.like((Sheet.Vehicle) s)).orElseGet(NewVehicle::empty), model);
+        return vehicle(
+                like.flatMap(library::find)
+                        .flatMap(Document::sheet)
+                        .filter(Sheet.Vehicle.class::isInstance)
+                        .map(s -> NewVehicle.like((Sheet.Vehicle) s))
+                        .orElseGet(NewVehicle::empty),
+                model);
     }
 
     private String vehicle(NewVehicle view, Model model) {
@@ -54,7 +60,12 @@ class NewController {
 
     /** @param then "lay out" shows the positions, "plug" adds a plug, "save" makes the sheet */
     @PostMapping("/vehicles/new")
-    String vehicle(@RequestParam Map<String, String> typed, @RequestParam(name = "do") String then, Who.Person who, Model model, HttpServletResponse response) {
+    String vehicle(
+            @RequestParam Map<String, String> typed,
+            @RequestParam(name = "do") String then,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         if (!then.equals("save")) return vehicle(NewVehicle.of(typed, then.equals("plug"), List.of()), model);
         try {
             Map<String, Object> sheet = NewVehicle.pinout(typed).sheet(StandardBlocks.all(), source(typed, who));
@@ -68,36 +79,54 @@ class NewController {
     private Map<String, Object> source(Map<String, String> typed, Who.Person who) {
         Map<String, Object> source = new LinkedHashMap<>();
         source.put("from", typed.getOrDefault("from", "printed"));
-        source.put("by", typed.getOrDefault("by", "").isBlank() ? who.name() : typed.get("by").strip());
-        source.put("date", LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
+        source.put(
+                "by",
+                typed.getOrDefault("by", "").isBlank()
+                        ? who.name()
+                        : typed.get("by").strip());
+        source.put(
+                "date",
+                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
         return source;
     }
 
     private String make(Map<String, Object> sheet, Who.Person who) {
         String id = (String) sheet.get("id");
-        if (library.find(id).isPresent()) throw new InvalidInput("id", "\"%s\" is taken; give this one another id.".formatted(id));
+        if (library.find(id).isPresent())
+            throw new InvalidInput("id", "\"%s\" is taken; give this one another id.".formatted(id));
         library.take(Map.of("this form", Json.write(sheet)), who.name());
         return id;
     }
 
     @GetMapping("/{shelf:radios|parts}/new")
-    String device(@PathVariable String shelf, Model model) { return device(shelf, Map.of("part", PartKind.VEHICLE_HARNESS_ADAPTER.label()), List.of(), model); }
+    String device(@PathVariable String shelf, Model model) {
+        return device(shelf, Map.of("part", PartKind.VEHICLE_HARNESS_ADAPTER.label()), List.of(), model);
+    }
 
     private String device(String shelf, Map<String, String> typed, List<Fault> faults, Model model) {
         model.addAttribute("shelf", shelf);
         model.addAttribute("title", shelf.equals("radios") ? "New radio" : "New part");
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
-        model.addAttribute("kinds", Arrays.stream(PartKind.values()).map(PartKind::label).toList());
-        model.addAttribute("openings", Arrays.stream(Opening.values()).map(Opening::label).toList());
+        model.addAttribute(
+                "kinds", Arrays.stream(PartKind.values()).map(PartKind::label).toList());
+        model.addAttribute(
+                "openings", Arrays.stream(Opening.values()).map(Opening::label).toList());
         return "library/new-device";
     }
 
     @PostMapping("/{shelf:radios|parts}/new")
-    String device(@PathVariable String shelf, @RequestParam Map<String, String> typed, Who.Person who, Model model, HttpServletResponse response) {
+    String device(
+            @PathVariable String shelf,
+            @RequestParam Map<String, String> typed,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         try {
             String id = make(NewDevice.sheet(shelf.equals("radios"), typed, source(typed, who)), who);
-            boolean wireless = PartKind.find(typed.getOrDefault("part", "")).filter(PartKind::wireless).isPresent();
+            boolean wireless = PartKind.find(typed.getOrDefault("part", ""))
+                    .filter(PartKind::wireless)
+                    .isPresent();
             return "redirect:/sheets/%s%s".formatted(id, shelf.equals("parts") && wireless ? "" : "/device");
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

@@ -40,13 +40,16 @@ final class NewDevice {
 
     private static void radio(Map<String, Object> sheet, Map<String, String> typed, String name) {
         Map<String, Object> device = Map.of("id", "radio", "name", name.isEmpty() ? "radio" : name);
-        sheet.put("device", StandardBlocks.all().find("radio", "power").orElseThrow().addTo(device, Map.of()));
+        sheet.put(
+                "device",
+                StandardBlocks.all().find("radio", "power").orElseThrow().addTo(device, Map.of()));
         if (!text(typed, "stays").isEmpty()) sheet.put("factory radio stays", true);
     }
 
     private static void part(Map<String, Object> sheet, Map<String, String> typed, String name, List<Fault> faults) {
         number(typed, "minutes", faults).ifPresent(m -> sheet.put("minutes", m));
-        boolean wireless = PartKind.find(text(typed, "part")).filter(PartKind::wireless).isPresent();
+        boolean wireless =
+                PartKind.find(text(typed, "part")).filter(PartKind::wireless).isPresent();
         if (wireless) {
             sheet.put("holds", Map.of("opening", text(typed, "opening"), "radio", text(typed, "holds radio")));
             sheet.put("vehicles", words(typed, "vehicles"));
@@ -54,14 +57,24 @@ final class NewDevice {
         } else sheet.put("device", Map.of("id", "part", "name", name.isEmpty() ? "part" : name));
     }
 
-    private static String text(Map<String, String> typed, String field) { return typed.getOrDefault(field, "").strip(); }
+    private static String text(Map<String, String> typed, String field) {
+        return typed.getOrDefault(field, "").strip();
+    }
 
-    static List<String> words(Map<String, String> typed, String field) { return text(typed, field).isEmpty() ? List.of() : List.of(text(typed, field).split("\\s*[,;]\\s*")); }
+    static List<String> words(Map<String, String> typed, String field) {
+        return text(typed, field).isEmpty()
+                ? List.of()
+                : List.of(text(typed, field).split("\\s*[,;]\\s*"));
+    }
 
     static Optional<Double> number(Map<String, String> typed, String field, List<Fault> faults) {
         String text = text(typed, field).replace(',', '.');
         if (text.matches("\\d{1,7}(\\.\\d{1,2})?")) return Optional.of(Double.valueOf(text));
-        faults.add(new Fault(field, text.isEmpty() ? "is missing; a number is expected." : "\"%s\" is no number; type one such as 12.50.".formatted(text)));
+        faults.add(new Fault(
+                field,
+                text.isEmpty()
+                        ? "is missing; a number is expected."
+                        : "\"%s\" is no number; type one such as 12.50.".formatted(text)));
         return Optional.empty();
     }
 

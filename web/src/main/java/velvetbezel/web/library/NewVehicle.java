@@ -35,7 +35,13 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
 
     static NewVehicle empty() {
         List<PlugRow> plugs = new ArrayList<>();
-        for (String id : FIRST_PLUGS) plugs.add(new PlugRow(plugs.size(), id, id.equals("antenna") ? "DIN antenna" : "", id.equals("antenna") ? "2" : "", List.of()));
+        for (String id : FIRST_PLUGS)
+            plugs.add(new PlugRow(
+                    plugs.size(),
+                    id,
+                    id.equals("antenna") ? "DIN antenna" : "",
+                    id.equals("antenna") ? "2" : "",
+                    List.of()));
         return new NewVehicle(Map.of("opening", Opening.ONE_DIN.label(), "from", "printed"), plugs, List.of());
     }
 
@@ -61,7 +67,9 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
             for (Position p : plug.positions()) {
                 String place = i + "." + p.number();
                 typed.put("role" + place, p.role().map(LeadRole::label).orElse(""));
-                typed.put("colour" + place, p.colour().known().map(WireColour::words).orElse(""));
+                typed.put(
+                        "colour" + place,
+                        p.colour().known().map(WireColour::words).orElse(""));
                 typed.put("gauge" + place, gauge(p));
             }
         }
@@ -70,13 +78,18 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
 
     /** What is only assumed is assumed again. */
     private static String gauge(Position p) {
-        return p.gauge() instanceof Fact.Known<Gauge> g && g.from().origin() != Provenance.Origin.ASSUMED ? String.valueOf(g.value().nearestAwg()) : "";
+        return p.gauge() instanceof Fact.Known<Gauge> g && g.from().origin() != Provenance.Origin.ASSUMED
+                ? String.valueOf(g.value().nearestAwg())
+                : "";
     }
 
     /** @param more one more plug than was typed */
     static NewVehicle of(Map<String, String> typed, boolean more, List<Fault> faults) {
-        int count = (int) IntStream.range(0, MOST_PLUGS).filter(i -> typed.containsKey("plug" + i)).count();
-        List<PlugRow> plugs = new ArrayList<>(IntStream.range(0, count).mapToObj(i -> row(typed, i, faults)).toList());
+        int count = (int) IntStream.range(0, MOST_PLUGS)
+                .filter(i -> typed.containsKey("plug" + i))
+                .count();
+        List<PlugRow> plugs = new ArrayList<>(
+                IntStream.range(0, count).mapToObj(i -> row(typed, i, faults)).toList());
         if (more && plugs.size() < MOST_PLUGS) plugs.add(new PlugRow(plugs.size(), "", "", "", List.of()));
         return new NewVehicle(new LinkedHashMap<>(typed), plugs, faults);
     }
@@ -86,28 +99,59 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
         String family = at(typed, "family" + i);
         int size = size(at(typed, "size" + i)).orElse(0);
         boolean antenna = family.toLowerCase(Locale.ROOT).endsWith("antenna") && size == 2;
-        List<Row> lines = IntStream.rangeClosed(1, size).mapToObj(n -> {
-            String usual = antenna && !typed.containsKey("role" + i + "." + n) ? n == 1 ? LeadRole.ANTENNA.label() : LeadRole.ANTENNA_SHIELD.label() : "";
-            String fault = faults.stream().filter(f -> f.field().startsWith("plugs[%s].positions[position %d]".formatted(id, n))).map(Fault::message).findFirst().orElse("");
-            return new Row(n, typed.getOrDefault("role" + i + "." + n, usual), at(typed, "colour" + i + "." + n), at(typed, "gauge" + i + "." + n), fault);
-        }).toList();
+        List<Row> lines = IntStream.rangeClosed(1, size)
+                .mapToObj(n -> {
+                    String usual = antenna && !typed.containsKey("role" + i + "." + n)
+                            ? n == 1 ? LeadRole.ANTENNA.label() : LeadRole.ANTENNA_SHIELD.label()
+                            : "";
+                    String fault = faults.stream()
+                            .filter(f -> f.field().startsWith("plugs[%s].positions[position %d]".formatted(id, n)))
+                            .map(Fault::message)
+                            .findFirst()
+                            .orElse("");
+                    return new Row(
+                            n,
+                            typed.getOrDefault("role" + i + "." + n, usual),
+                            at(typed, "colour" + i + "." + n),
+                            at(typed, "gauge" + i + "." + n),
+                            fault);
+                })
+                .toList();
         return new PlugRow(i, id, family, at(typed, "size" + i), family.isEmpty() ? List.of() : lines);
     }
 
-    private static String at(Map<String, String> typed, String name) { return typed.getOrDefault(name, "").strip(); }
+    private static String at(Map<String, String> typed, String name) {
+        return typed.getOrDefault(name, "").strip();
+    }
 
-    private static Optional<Integer> size(String text) { return text.matches("\\d{1,2}") && Integer.parseInt(text) >= 1 && Integer.parseInt(text) <= MOST_POSITIONS ? Optional.of(Integer.parseInt(text)) : Optional.empty(); }
+    private static Optional<Integer> size(String text) {
+        return text.matches("\\d{1,2}") && Integer.parseInt(text) >= 1 && Integer.parseInt(text) <= MOST_POSITIONS
+                ? Optional.of(Integer.parseInt(text))
+                : Optional.empty();
+    }
 
-    public String value(String name) { return typed.getOrDefault(name, ""); }
+    public String value(String name) {
+        return typed.getOrDefault(name, "");
+    }
 
-    public List<String> openings() { return Arrays.stream(Opening.values()).map(Opening::label).toList(); }
+    public List<String> openings() {
+        return Arrays.stream(Opening.values()).map(Opening::label).toList();
+    }
 
-    public List<String> roles() { return Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(); }
+    public List<String> roles() {
+        return Arrays.stream(LeadRole.values()).map(LeadRole::label).toList();
+    }
 
-    public boolean laidOut() { return plugs.stream().anyMatch(p -> !p.lines.isEmpty()); }
+    public boolean laidOut() {
+        return plugs.stream().anyMatch(p -> !p.lines.isEmpty());
+    }
 
     /** Faults that no position shows. */
-    public List<Fault> general() { return faults.stream().filter(f -> plugs.stream().flatMap(p -> p.lines.stream()).noneMatch(r -> r.fault.equals(f.message()))).toList(); }
+    public List<Fault> general() {
+        return faults.stream()
+                .filter(f -> plugs.stream().flatMap(p -> p.lines.stream()).noneMatch(r -> r.fault.equals(f.message())))
+                .toList();
+    }
 
     /** @throws InvalidInput with every field that is missing or cannot be read */
     static Pinout pinout(Map<String, String> typed) {
@@ -121,21 +165,56 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
         for (PlugRow p : of(typed, false, List.of()).plugs) plug(p, plugs, faults);
         if (plugs.isEmpty()) faults.add(new Fault("plugs", "are missing; give at least the plug that carries power."));
         List<String> buttons = NewDevice.words(typed, "buttons");
-        List<Double> ladder = NewDevice.words(typed, "ladder").stream().flatMap(o -> ohms(o, faults).stream()).toList();
+        List<Double> ladder = NewDevice.words(typed, "ladder").stream()
+                .flatMap(o -> ohms(o, faults).stream())
+                .toList();
         if (!faults.isEmpty()) throw new InvalidInput(faults);
-        String name = at(typed, "name").isEmpty() ? "%s %s, %d to %d, %s".formatted(make, model, from, to, trim) : at(typed, "name");
-        String id = at(typed, "id").isEmpty() ? NewDevice.id(make + " " + model + " " + from + " " + trim) : at(typed, "id");
-        return new Pinout(id, name, make, model, trim, from, to, Opening.find(at(typed, "opening")).orElse(Opening.ONE_DIN), !at(typed, "north america").isEmpty(), buttons, ladder, at(typed, "antenna feed").equals("fed"), plugs);
+        String name = at(typed, "name").isEmpty()
+                ? "%s %s, %d to %d, %s".formatted(make, model, from, to, trim)
+                : at(typed, "name");
+        String id = at(typed, "id").isEmpty()
+                ? NewDevice.id(make + " " + model + " " + from + " " + trim)
+                : at(typed, "id");
+        return new Pinout(
+                id,
+                name,
+                make,
+                model,
+                trim,
+                from,
+                to,
+                Opening.find(at(typed, "opening")).orElse(Opening.ONE_DIN),
+                !at(typed, "north america").isEmpty(),
+                buttons,
+                ladder,
+                at(typed, "antenna feed").equals("fed"),
+                plugs);
     }
 
     private static void plug(PlugRow p, List<Pinout.PlugLines> plugs, List<Fault> faults) {
         if (p.family.isEmpty() && p.size.isEmpty()) return;
         String name = p.id.isEmpty() ? "plug " + (p.number + 1) : p.id;
-        if (p.id.isEmpty()) faults.add(new Fault(name, "has no letter or name; give the one that is printed on it, or A, B, C."));
-        if (p.family.isEmpty()) faults.add(new Fault(name, "has no plug family; name the kind of plug, such as ISO 10487 A."));
-        if (size(p.size).isEmpty()) faults.add(new Fault(name, "\"%s\" is no number of positions; a whole number from 1 to %d.".formatted(p.size, MOST_POSITIONS)));
-        boolean antenna = p.lines.stream().anyMatch(l -> LeadRole.read(l.role).filter(LeadRole.ANTENNA::equals).isPresent());
-        plugs.add(new Pinout.PlugLines(p.id, p.family, !antenna, size(p.size).orElse(1), p.lines.stream().filter(l -> !l.role.isBlank()).map(l -> new Pinout.Line(l.position, l.role, l.colour, l.gauge)).toList()));
+        if (p.id.isEmpty())
+            faults.add(new Fault(name, "has no letter or name; give the one that is printed on it, or A, B, C."));
+        if (p.family.isEmpty())
+            faults.add(new Fault(name, "has no plug family; name the kind of plug, such as ISO 10487 A."));
+        if (size(p.size).isEmpty())
+            faults.add(new Fault(
+                    name,
+                    "\"%s\" is no number of positions; a whole number from 1 to %d."
+                            .formatted(p.size, MOST_POSITIONS)));
+        boolean antenna = p.lines.stream()
+                .anyMatch(l ->
+                        LeadRole.read(l.role).filter(LeadRole.ANTENNA::equals).isPresent());
+        plugs.add(new Pinout.PlugLines(
+                p.id,
+                p.family,
+                !antenna,
+                size(p.size).orElse(1),
+                p.lines.stream()
+                        .filter(l -> !l.role.isBlank())
+                        .map(l -> new Pinout.Line(l.position, l.role, l.colour, l.gauge))
+                        .toList()));
     }
 
     private static String needed(Map<String, String> typed, String field, List<Fault> faults) {
@@ -150,8 +229,9 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
         return 0;
     }
 
-        private static Optional<Double> ohms(String text, List<Fault> faults) {
-        if (text.matches("\\d{1,6}(\\.\\d{1,2})?") && Double.parseDouble(text) > 0) return Optional.of(Double.valueOf(text));
+    private static Optional<Double> ohms(String text, List<Fault> faults) {
+        if (text.matches("\\d{1,6}(\\.\\d{1,2})?") && Double.parseDouble(text) > 0)
+            return Optional.of(Double.valueOf(text));
         faults.add(new Fault("ladder", "\"%s\" is no resistance; type ohms such as 470.".formatted(text)));
         return Optional.empty();
     }

@@ -24,12 +24,21 @@ import velvetbezel.web.Who;
 class TablesController {
     private final Library library;
 
-    TablesController(Library library) { this.library = library; }
+    TablesController(Library library) {
+        this.library = library;
+    }
 
     @GetMapping("/tables")
-    String tables(Model model) { return show(text(), List.of(), model); }
+    String tables(Model model) {
+        return show(text(), List.of(), model);
+    }
 
-    private String text() { return library.find(Library.TABLES).map(Document::body).map(b -> Json.write(Json.parse(b))).orElseGet(StandardTables::text); }
+    private String text() {
+        return library.find(Library.TABLES)
+                .map(Document::body)
+                .map(b -> Json.write(Json.parse(b)))
+                .orElseGet(StandardTables::text);
+    }
 
     private String show(String text, List<String> faults, Model model) {
         model.addAttribute("view", TablesView.of(library.tables(), text, faults));
@@ -50,7 +59,12 @@ class TablesController {
 
     /** How joints are made here, and whether taps are allowed. */
     @PostMapping("/tables/school")
-    String school(@RequestParam String school, @RequestParam Optional<String> taps, Who.Person who, Model model, HttpServletResponse response) {
+    String school(
+            @RequestParam String school,
+            @RequestParam Optional<String> taps,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
         Map<String, Object> tree = new LinkedHashMap<>();
         ((Map<?, ?>) Json.parse(text())).forEach((name, value) -> tree.put((String) name, value));
         tree.put("school", school);

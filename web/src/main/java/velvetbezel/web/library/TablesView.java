@@ -6,23 +6,99 @@ import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.Tables;
 
 /** The workshop's tables, read by eye; their text, to be changed. */
-public record TablesView(String name, List<String> schools, String school, boolean taps, List<Section> sections, String text, List<String> faults) {
+public record TablesView(
+        String name,
+        List<String> schools,
+        String school,
+        boolean taps,
+        List<Section> sections,
+        String text,
+        List<String> faults) {
     public record Section(String heading, List<String> columns, List<List<String>> rows) {}
 
     static TablesView of(Tables t, String text, List<String> faults) {
         List<Section> sections = List.of(
-            new Section("Leads in a dash", List.of("AWG", "carries, A", "over insulation, mm"), t.leads().stream().map(l -> List.of(String.valueOf(l.gauge().nearestAwg()), plain(l.carries().value()), plain(l.insulation().value()))).toList()),
-            sizes("Heat-shrink butt splices, each side", t.butts()), sizes("Crimp caps, all leads together", t.caps()), sizes("Displacement taps, each lead", t.tapSizes()),
-            new Section("Shrink tube", List.of("ratio", "supplied, mm", "recovered, mm"), t.tubes().stream().map(x -> List.of(x.ratio(), plain(x.supplied().value()), plain(x.recovered().value()))).toList()),
-            new Section("Blade fuses, small and regular", List.of("A", "colour"), t.fuses().stream().map(f -> List.of(plain(f.rating().value()), f.colour())).toList()),
-            new Section("Strip length", List.of("joint", "mm"), Arrays.stream(JointKind.values()).map(k -> List.of(k.label(), plain(t.strip().get(k).value()))).toList()),
-            new Section("Limits", List.of("of", "is"), List.of(List.of("a remote lead whose sheet says nothing", plain(t.limits().remote().value()) + " A"), List.of("drop of a feed worth a look", plain(t.limits().feedDrop().value()) + " V"),
-                List.of("drop of a ground worth a look", plain(t.limits().groundDrop().value()) + " V"), List.of("a fuse, at least", plain(t.limits().fuseFactor()) + " × the continuous load"), List.of("cable cut", plain(t.allowance()) + " × the length"))),
-            new Section("Small goods", List.of("good", "pack", "price"), t.goods().stream().map(g -> List.of(g.name(), "%s %s".formatted(plain(g.pack()), g.unit()), "%d.%02d".formatted(g.cents() / 100, g.cents() % 100))).toList()));
-        return new TablesView(t.name(), Arrays.stream(JointKind.values()).filter(k -> k != JointKind.TAP).map(JointKind::label).toList(), t.school().label(), t.taps(), sections, text, faults);
+                new Section(
+                        "Leads in a dash",
+                        List.of("AWG", "carries, A", "over insulation, mm"),
+                        t.leads().stream()
+                                .map(l -> List.of(
+                                        String.valueOf(l.gauge().nearestAwg()),
+                                        plain(l.carries().value()),
+                                        plain(l.insulation().value())))
+                                .toList()),
+                sizes("Heat-shrink butt splices, each side", t.butts()),
+                sizes("Crimp caps, all leads together", t.caps()),
+                sizes("Displacement taps, each lead", t.tapSizes()),
+                new Section(
+                        "Shrink tube",
+                        List.of("ratio", "supplied, mm", "recovered, mm"),
+                        t.tubes().stream()
+                                .map(x -> List.of(
+                                        x.ratio(),
+                                        plain(x.supplied().value()),
+                                        plain(x.recovered().value())))
+                                .toList()),
+                new Section(
+                        "Blade fuses, small and regular",
+                        List.of("A", "colour"),
+                        t.fuses().stream()
+                                .map(f -> List.of(plain(f.rating().value()), f.colour()))
+                                .toList()),
+                new Section(
+                        "Strip length",
+                        List.of("joint", "mm"),
+                        Arrays.stream(JointKind.values())
+                                .map(k -> List.of(
+                                        k.label(), plain(t.strip().get(k).value())))
+                                .toList()),
+                new Section(
+                        "Limits",
+                        List.of("of", "is"),
+                        List.of(
+                                List.of(
+                                        "a remote lead whose sheet says nothing",
+                                        plain(t.limits().remote().value()) + " A"),
+                                List.of(
+                                        "drop of a feed worth a look",
+                                        plain(t.limits().feedDrop().value()) + " V"),
+                                List.of(
+                                        "drop of a ground worth a look",
+                                        plain(t.limits().groundDrop().value()) + " V"),
+                                List.of("a fuse, at least", plain(t.limits().fuseFactor()) + " × the continuous load"),
+                                List.of("cable cut", plain(t.allowance()) + " × the length"))),
+                new Section(
+                        "Small goods",
+                        List.of("good", "pack", "price"),
+                        t.goods().stream()
+                                .map(g -> List.of(
+                                        g.name(),
+                                        "%s %s".formatted(plain(g.pack()), g.unit()),
+                                        "%d.%02d".formatted(g.cents() / 100, g.cents() % 100)))
+                                .toList()));
+        return new TablesView(
+                t.name(),
+                Arrays.stream(JointKind.values())
+                        .filter(k -> k != JointKind.TAP)
+                        .map(JointKind::label)
+                        .toList(),
+                t.school().label(),
+                t.taps(),
+                sections,
+                text,
+                faults);
     }
 
-    private static Section sizes(String heading, List<Tables.Size> sizes) { return new Section(heading, List.of("size", "from, mm²", "to, mm²"), sizes.stream().map(s -> List.of(s.name(), plain(s.least()), plain(s.most()))).toList()); }
+    private static Section sizes(String heading, List<Tables.Size> sizes) {
+        return new Section(
+                heading,
+                List.of("size", "from, mm²", "to, mm²"),
+                sizes.stream()
+                        .map(s -> List.of(s.name(), plain(s.least()), plain(s.most())))
+                        .toList());
+    }
 
-    private static String plain(double value) { return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value); }
+    private static String plain(double value) {
+        return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
+    }
 }

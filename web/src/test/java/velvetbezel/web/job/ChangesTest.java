@@ -35,25 +35,43 @@ class ChangesTest {
     private final Map<String, String> fields = new LinkedHashMap<>();
     private Changes changes;
 
-    @BeforeEach void minibusHalfDone() {
+    @BeforeEach
+    void minibusHalfDone() {
         when(library.catalogue()).thenReturn(Demo.CATALOGUE);
         when(library.tables()).thenReturn(StandardTables.all());
         when(library.revision()).thenReturn("1");
         when(library.find(anyString())).thenAnswer(call -> Optional.of(Document.read(Demo.text(call.getArgument(0)))));
-        fields.putAll(Map.of("vehicle", "corrick-ferryman-2006", "radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering", "joint/joint ground", "done", "joint/joint steering 1", "done",
-            "read back/joint steering 1", "agrees", "result/power", "RIGHT", "note", "keep me"));
+        fields.putAll(Map.of(
+                "vehicle",
+                "corrick-ferryman-2006",
+                "radio",
+                "pebblefen-p2",
+                "parts",
+                "quillmoor-ferryman-frame,thornlea-iso-steering",
+                "joint/joint ground",
+                "done",
+                "joint/joint steering 1",
+                "done",
+                "read back/joint steering 1",
+                "agrees",
+                "result/power",
+                "RIGHT",
+                "note",
+                "keep me"));
         when(jobs.find(anyInt())).thenAnswer(call -> Optional.of(new Job(new UUID(0, 1), 214, "Minibus", 7, fields)));
         when(jobs.undoable(any())).thenReturn(Optional.empty());
         changes = new Changes(new Desk(jobs, library), jobs, warmUp);
     }
 
     private Map<String, Optional<String>> written() {
-        @SuppressWarnings("unchecked") ArgumentCaptor<Map<String, Optional<String>>> written = ArgumentCaptor.forClass(Map.class);
+        @SuppressWarnings("unchecked")
+        ArgumentCaptor<Map<String, Optional<String>>> written = ArgumentCaptor.forClass(Map.class);
         verify(jobs).change(any(), anyString(), anyString(), anyLong(), written.capture());
         return written.getValue();
     }
 
-    @Test void adapterWithoutSteeringTailTakesBackItsJointsAndTheFinalTestAndNothingElse() {
+    @Test
+    void adapterWithoutSteeringTailTakesBackItsJointsAndTheFinalTestAndNothingElse() {
         changes.change(214, "Ines", 7, Map.of("parts", "quillmoor-ferryman-frame,thornlea-iso-tails"));
         Map<String, Optional<String>> written = written();
         assertEquals(Optional.empty(), written.get("joint/joint steering 1"));
@@ -63,19 +81,36 @@ class ChangesTest {
         verify(warmUp).soon(214);
     }
 
-    @Test void tickTakesNothingBack() {
+    @Test
+    void tickTakesNothingBack() {
         changes.change(214, "Ines", 7, Map.of("joint/joint constant", "done"));
         assertEquals(Map.of("joint/joint constant", Optional.of("done")), written());
         verify(warmUp, never()).soon(anyInt());
     }
 
-    @Test void settledColourLeavesTheTicksSinceTheLeadsAreTheSame() {
-        changes.change(214, "Ines", 7, Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "grey/red"));
+    @Test
+    void settledColourLeavesTheTicksSinceTheLeadsAreTheSame() {
+        changes.change(
+                214,
+                "Ines",
+                7,
+                Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "grey/red"));
         assertEquals(1, written().size());
     }
 
-    @Test void whatCannotBeBuiltIsRefusedAtItsFieldAndNothingIsWritten() {
-        InvalidInput refused = assertThrows(InvalidInput.class, () -> changes.change(214, "Ines", 7, Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "blurple", "note", "typed")));
+    @Test
+    void whatCannotBeBuiltIsRefusedAtItsFieldAndNothingIsWritten() {
+        InvalidInput refused = assertThrows(
+                InvalidInput.class,
+                () -> changes.change(
+                        214,
+                        "Ines",
+                        7,
+                        Map.of(
+                                "settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour",
+                                "blurple",
+                                "note",
+                                "typed")));
         assertTrue(refused.getMessage().contains("\"blurple\" is not known"), refused.getMessage());
         verify(jobs, never()).change(any(), anyString(), anyString(), anyLong(), any());
     }

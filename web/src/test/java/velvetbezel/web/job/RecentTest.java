@@ -14,7 +14,8 @@ import velvetbezel.sheet.InvalidInput;
 class RecentTest {
     private final AtomicInteger computed = new AtomicInteger();
 
-    @Test void sameKeyIsComputedOnceAndTheOldestIsForgotten() {
+    @Test
+    void sameKeyIsComputedOnceAndTheOldestIsForgotten() {
         Recent<String, Integer> recent = new Recent<>(2);
         assertEquals(1, recent.get("a", computed::incrementAndGet));
         assertEquals(1, recent.get("a", computed::incrementAndGet));
@@ -23,7 +24,8 @@ class RecentTest {
         assertEquals(4, recent.get("a", computed::incrementAndGet));
     }
 
-    @Test void whoAsksMeanwhileWaitsForTheSameResult() throws Exception {
+    @Test
+    void whoAsksMeanwhileWaitsForTheSameResult() throws Exception {
         Recent<String, Integer> recent = new Recent<>(2);
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch go = new CountDownLatch(1);
@@ -49,9 +51,14 @@ class RecentTest {
         }
     }
 
-    @Test void failureIsThrownAndNotKept() {
+    @Test
+    void failureIsThrownAndNotKept() {
         Recent<String, Integer> recent = new Recent<>(2);
-        assertThrows(InvalidInput.class, () -> recent.get("a", () -> { throw new InvalidInput("field", "is wrong"); }));
+        assertThrows(
+                InvalidInput.class,
+                () -> recent.get("a", () -> {
+                    throw new InvalidInput("field", "is wrong");
+                }));
         assertEquals(1, recent.get("a", computed::incrementAndGet));
     }
 }
