@@ -64,16 +64,44 @@ final class Attempt {
     }
 
     static boolean holds(Expect expect, Picture picture) {
-        if (expect instanceof Expect.Arrives e)
+        return expect.accept(new Holds(picture));
+    }
+
+    private record Holds(Picture picture) implements Expect.Visitor<Boolean> {
+        @Override
+        public Boolean arrives(Expect.Arrives e) {
             return picture.arrival(e.at(), e.signal()).isPresent();
-        if (expect instanceof Expect.Shows e) return picture.shows().contains(e.instance() + ":" + e.what());
-        if (expect instanceof Expect.InMode e)
+        }
+
+        @Override
+        public Boolean reads(Expect.Reads e) {
+            return reading(e, picture).filter(v -> v >= e.min() && v <= e.max()).isPresent();
+        }
+
+        @Override
+        public Boolean inMode(Expect.InMode e) {
             return e.is().equals(picture.modes().get(e.instance() + "." + e.mode()));
-        if (expect instanceof Expect.Quiet e) return quiet(e, picture);
-        if (expect instanceof Expect.Not e) return !holds(e.expect(), picture);
-        if (expect instanceof Expect.Any e) return e.expects().stream().anyMatch(x -> holds(x, picture));
-        Expect.Reads e = (Expect.Reads) expect;
-        return reading(e, picture).filter(v -> v >= e.min() && v <= e.max()).isPresent();
+        }
+
+        @Override
+        public Boolean shows(Expect.Shows e) {
+            return picture.shows().contains(e.instance() + ":" + e.what());
+        }
+
+        @Override
+        public Boolean quiet(Expect.Quiet e) {
+            return Attempt.quiet(e, picture);
+        }
+
+        @Override
+        public Boolean not(Expect.Not e) {
+            return !e.expect().accept(this);
+        }
+
+        @Override
+        public Boolean any(Expect.Any e) {
+            return e.expects().stream().anyMatch(x -> x.accept(this));
+        }
     }
 
     static Optional<Double> reading(Expect.Reads e, Picture picture) {

@@ -5,10 +5,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.PortRef;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Node;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.sheet.StepReader;
@@ -43,8 +45,17 @@ public record Catalogue(String id, List<Function> functions) {
         return new Catalogue(id, functions);
     }
 
+    /** Settings that scenarios choose, by name: sources, faders, pages. They are in use all the time, and not set up. */
+    public Set<String> settingsInUse() {
+        return functions.stream()
+                .flatMap(f -> f.scenario().stream())
+                .flatMap(s -> s.set().settings().keySet().stream())
+                .map(key -> key.substring(key.indexOf('.') + 1))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
     private static Function function(Node node) {
-        node.only("function", "name", "group", "ask", "expected", "wish", "scenario");
+        node.only("function", "name", "group", "ask", "expected", "wish", "feeds", "scenario");
         return new Function(
                 new FunctionId(node.at("function").text()),
                 node.at("name").text(),
@@ -52,6 +63,9 @@ public record Catalogue(String id, List<Function> functions) {
                 node.at("ask").text(),
                 node.at("expected").text(),
                 node.at("wish").truth(false),
+                node.has("feeds")
+                        ? Optional.of(node.at("feeds").one(LeadRole::find, LeadRole.all(), LeadRole.ANTENNA_POWER))
+                        : Optional.empty(),
                 node.at("scenario").list().stream().map(Catalogue::scene).toList());
     }
 

@@ -51,6 +51,14 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
         return new FirstUse(new Learned(windows), memory, run.tripped());
     }
 
+    /** The same without what some devices have learned. */
+    FirstUse without(Set<String> devices) {
+        if (devices.isEmpty()) return this;
+        Map<String, Map<String, Window>> kept = new HashMap<>(learned.windows());
+        kept.keySet().removeIf(terminal -> devices.contains(terminal.substring(0, terminal.indexOf('.'))));
+        return new FirstUse(new Learned(kept), memory, tripped);
+    }
+
     private record Reading(String button, double volts) {}
 
     private static Map<String, Window> learn(

@@ -1,6 +1,8 @@
 package velvetbezel.function;
 
 import java.util.List;
+import java.util.Optional;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Step;
 
 /**
@@ -9,9 +11,17 @@ import velvetbezel.sheet.Step;
  * @param ask      how a person tries it
  * @param expected what a person then sees or hears
  * @param wish     whether customers are asked about it at arrival
+ * @param feeds    the switched supply whose working this is: served by another, it is kept but changed
  */
 public record Function(
-        FunctionId id, String name, String group, String ask, String expected, boolean wish, List<Scene> scenario) {
+        FunctionId id,
+        String name,
+        String group,
+        String ask,
+        String expected,
+        boolean wish,
+        Optional<LeadRole> feeds,
+        List<Scene> scenario) {
     public Function {
         scenario = List.copyOf(scenario);
     }
@@ -21,5 +31,9 @@ public record Function(
         public Scene {
             expects = List.copyOf(expects);
         }
+    }
+
+    Function with(List<Scene> scenes) {
+        return new Function(id, name, group, ask, expected, wish, feeds, scenes);
     }
 }

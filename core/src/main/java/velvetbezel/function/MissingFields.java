@@ -39,27 +39,13 @@ public final class MissingFields {
     }
 
     private void guard(Guard guard) {
-        if (guard instanceof Guard.Open open) fields.add(open.field());
-        else if (guard instanceof Guard.All all) all.guards().forEach(this::guard);
-        else if (guard instanceof Guard.Any any) any.guards().forEach(this::guard);
-        else if (guard instanceof Guard.Not not) guard(not.guard());
-        else if (guard instanceof Guard.Amps amps) quantity(amps.min());
-        else if (guard instanceof Guard.Volts v) {
-            v.min().ifPresent(this::quantity);
-            v.max().ifPresent(this::quantity);
-            v.hold().ifPresent(this::quantity);
-        }
+        guard.parts().forEach(g -> {
+            g.numbers().forEach(this::quantity);
+            if (g instanceof Guard.Open open) fields.add(open.field());
+        });
     }
 
     private void effect(Effect effect) {
-        if (effect instanceof Effect.Drive d) {
-            quantity(d.volts());
-            quantity(d.ohms());
-        } else if (effect instanceof Effect.Connect c) quantity(c.ohms());
-        else if (effect instanceof Effect.Draw d) quantity(d.ohms());
-        else if (effect instanceof Effect.Diode d) {
-            quantity(d.forwardVolts());
-            quantity(d.onOhms());
-        }
+        effect.numbers().forEach(this::quantity);
     }
 }

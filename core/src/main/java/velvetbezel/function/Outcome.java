@@ -2,29 +2,34 @@ package velvetbezel.function;
 
 import java.util.List;
 import java.util.Locale;
+import velvetbezel.harness.SettingId;
 import velvetbezel.sheet.FieldRef;
 
 /** What becomes of a function. */
 public sealed interface Outcome {
-    record Kept(List<Hop> path) implements Outcome {
+    /** @param once settings that must be made first: with any of them as delivered it does not work */
+    record Kept(List<Hop> path, List<SettingId> once) implements Outcome {
         public Kept {
             path = List.copyOf(path);
+            once = List.copyOf(once);
         }
     }
 
-    /** Still there, but different: reversed, louder, fainter. */
-    record Changed(List<String> how, List<Hop> path) implements Outcome {
+    /** Still there, but different: reversed, louder, fainter, by another way. */
+    record Changed(List<String> how, List<Hop> path, List<SettingId> once) implements Outcome {
         public Changed {
             how = List.copyOf(how);
             path = List.copyOf(path);
+            once = List.copyOf(once);
         }
     }
 
     record Lost(Break at) implements Outcome {}
 
-    record Gained(List<Hop> path) implements Outcome {
+    record Gained(List<Hop> path, List<SettingId> once) implements Outcome {
         public Gained {
             path = List.copyOf(path);
+            once = List.copyOf(once);
         }
     }
 
@@ -37,6 +42,18 @@ public sealed interface Outcome {
 
     /** Neither the factory installation nor the new one has it. */
     record Absent(Break at) implements Outcome {}
+
+    /** Settings without which it would not work; none for what does not work or is not known. */
+    default List<SettingId> once() {
+        return List.of();
+    }
+
+    /** The same, working only once these are set up. */
+    default Outcome once(List<SettingId> settings) {
+        if (this instanceof Kept k) return new Kept(k.path(), settings);
+        if (this instanceof Gained g) return new Gained(g.path(), settings);
+        return this instanceof Changed c ? new Changed(c.how(), c.path(), settings) : this;
+    }
 
     default String word() {
         return getClass().getSimpleName().toLowerCase(Locale.ROOT);

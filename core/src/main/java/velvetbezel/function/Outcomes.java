@@ -18,6 +18,7 @@ import velvetbezel.run.Memory;
 import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.sheet.FieldRef;
+import velvetbezel.sheet.LeadRole;
 
 /** What becomes of every function of a catalogue, against a reference: the factory run, or the healthy design. */
 public final class Outcomes {
@@ -38,13 +39,13 @@ public final class Outcomes {
         private final Catalogue catalogue;
         private final Set<FieldRef> own;
         private final Map<Case, Ready> readied = new HashMap<>();
-        private final Able able;
+        private final Possible possible;
 
         public Against(Installation factory, Catalogue catalogue) {
             this.factory = factory;
             this.catalogue = catalogue;
             this.own = MissingFields.in(factory);
-            this.able = new Able(factory);
+            this.possible = new Possible(factory);
         }
 
         public Map<FunctionId, Outcome> outcomes(Installation installation) {
@@ -66,19 +67,31 @@ public final class Outcomes {
     public static final class Trial {
         private final Against against;
         private final Installation installation;
+        private final Set<String> unlearned;
         private final Cases cases;
         private final Map<Case, Ready> readied = new HashMap<>();
-        private final Able able;
+        private final Possible possible;
 
         private Trial(Against against, Installation installation) {
+            this(against, installation, Set.of());
+        }
+
+        /** @param unlearned devices that nobody taught the buttons */
+        Trial(Against against, Installation installation, Set<String> unlearned) {
+            this.unlearned = unlearned;
             this.against = against;
             this.installation = installation;
             this.cases = Cases.of(against.own, installation);
-            this.able = new Able(installation);
+            this.possible = new Possible(installation);
         }
 
         private Ready ready(Case c) {
-            return readied.computeIfAbsent(c, k -> Ready.of(installation, installation, k.assumption()));
+            return readied.computeIfAbsent(
+                    c,
+                    k -> Ready.of(
+                            FirstUse.of(installation, k.assumption()).without(unlearned),
+                            installation,
+                            k.assumption()));
         }
 
         /** Whether a current limit was passed in any state that was tried so far. */
@@ -88,10 +101,11 @@ public final class Outcomes {
         }
 
         Map<FunctionId, Outcome> outcomes() {
-            return cases.settle(
+            Map<FunctionId, Outcome> decided = cases.settle(
                     c -> once(against.reference(c), ready(c), against.catalogue),
                     Outcome::sameFor,
                     Outcome.Unknown::new);
+            return new OnceSetUp(against, installation).mark(decided);
         }
 
         /**
@@ -109,11 +123,11 @@ public final class Outcomes {
                             under.put(
                                     f.id(),
                                     brief(
-                                            against.able.of(f)
+                                            against.possible.of(f)
                                                     ? Optional.of(
                                                             against.reference(c).attempt(f))
                                                     : Optional.empty(),
-                                            able.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
+                                            possible.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
                         return under;
                     },
                     Object::equals,
@@ -139,9 +153,9 @@ public final class Outcomes {
     /** Which functions an installation fulfils. */
     public static Set<FunctionId> fulfilled(Installation installation, Catalogue catalogue) {
         Ready ready = Ready.of(installation, installation, Assumption.ALL_FIRST);
-        Able able = new Able(installation);
+        Possible possible = new Possible(installation);
         return catalogue.functions().stream()
-                .filter(f -> able.of(f) && ready.attempt(f).fulfilled())
+                .filter(f -> possible.of(f) && ready.attempt(f).fulfilled())
                 .map(Function::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
@@ -152,13 +166,19 @@ public final class Outcomes {
             Memory memory,
             boolean trippedBefore,
             Map<Picture, Paths> paths,
-            Map<FunctionId, Attempt> attempts) {
+            Map<FunctionId, Attempt> attempts,
+            Facilities facilities) {
         static Ready of(Installation healthy, Installation tried, Assumption assumption) {
-            FirstUse first = FirstUse.of(healthy, assumption);
+            return of(FirstUse.of(healthy, assumption), tried, assumption);
+        }
+
+        static Ready of(FirstUse first, Installation tried, Assumption assumption) {
             boolean sameModes = tried.modes().isEmpty();
             Run run = new Run(tried, first.learned(), assumption);
+            Facilities facilities = new Facilities(tried.instances());
             if (sameModes)
-                return new Ready(run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>());
+                return new Ready(
+                        run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>(), facilities);
             Map<String, String> modes = new LinkedHashMap<>(first.memory().modes());
             modes.putAll(tried.modes());
             return new Ready(
@@ -166,11 +186,12 @@ public final class Outcomes {
                     new Memory(modes, first.memory().inForce()),
                     first.tripped(),
                     new IdentityHashMap<>(),
-                    new HashMap<>());
+                    new HashMap<>(),
+                    facilities);
         }
 
         Attempt attempt(Function f) {
-            return attempts.computeIfAbsent(f.id(), id -> new Attempt(f, run, memory));
+            return attempts.computeIfAbsent(f.id(), id -> new Attempt(facilities.bind(f), run, memory));
         }
     }
 
@@ -195,9 +216,9 @@ public final class Outcomes {
     private static Outcome outcome(Attempt reference, Attempt now, Map<Picture, Paths> known) {
         Brief brief = brief(Optional.of(reference), Optional.of(now));
         return switch (brief.kind) {
-            case KEPT -> new Outcome.Kept(path(now, known));
-            case CHANGED -> new Outcome.Changed(brief.how, path(now, known));
-            case GAINED -> new Outcome.Gained(path(now, known));
+            case KEPT -> new Outcome.Kept(path(now, known), List.of());
+            case CHANGED -> new Outcome.Changed(brief.how, path(now, known), List.of());
+            case GAINED -> new Outcome.Gained(path(now, known), List.of());
             case LOST -> new Outcome.Lost(why(reference, now));
             case ABSENT -> new Outcome.Absent(why(reference, now));
             case UNKNOWN -> throw new IllegalStateException("One case alone leaves nothing unknown.");
@@ -219,14 +240,59 @@ public final class Outcomes {
 
     private static List<String> differences(Attempt reference, Attempt now) {
         Set<String> how = new LinkedHashSet<>();
-        for (int i = 0; i < now.steps().size(); i++)
-            for (Expect e : now.function().scenario().get(i).expects())
-                if (e instanceof Expect.Arrives a)
-                    difference(
-                                    reference.picture(i).arrival(a.at(), a.signal()),
-                                    now.picture(i).arrival(a.at(), a.signal()))
-                            .forEach(how::add);
+        for (int i = 0; i < now.steps().size(); i++) {
+            List<Expect> before = reference.function().scenario().get(i).expects();
+            List<Expect> after = now.function().scenario().get(i).expects();
+            for (int k = 0; k < after.size(); k++)
+                how.addAll(difference(before.get(k), reference.picture(i), after.get(k), now.picture(i)));
+        }
+        how.addAll(servedOtherwise(now));
         return List.copyOf(how);
+    }
+
+    /** A switched supply that another output serves works at other times than it was made to. */
+    private static List<String> servedOtherwise(Attempt now) {
+        Optional<LeadRole> feeds = now.function().feeds();
+        return now.picture(0).installation().substitutes().stream()
+                .filter(s -> feeds.equals(Optional.of(s.wanted())))
+                .flatMap(s -> s.source().stream())
+                .map(Outcomes::when)
+                .toList();
+    }
+
+    private static String when(LeadRole source) {
+        return switch (source) {
+            case ACCESSORY -> "on whenever the key is on";
+            case REVERSE -> "on in reverse only";
+            default -> "on with the radio, from any source";
+        };
+    }
+
+    private static List<String> difference(Expect before, Picture first, Expect after, Picture then) {
+        if (before instanceof Expect.Arrives a && after instanceof Expect.Arrives b)
+            return difference(first.arrival(a.at(), a.signal()), then.arrival(b.at(), b.signal()));
+        if (!(after instanceof Expect.Any) && !(before instanceof Expect.Any)) return List.of();
+        Optional<Expect> used = used(before, first);
+        Optional<Expect> now = used(after, then);
+        if (used.isEmpty() || now.isEmpty()) return List.of();
+        if (Attempt.holds(used.get(), then)) return difference(used.get(), first, used.get(), then);
+        return List.of("now by " + by(now.get(), then));
+    }
+
+    /** The first branch that holds. */
+    private static Optional<Expect> used(Expect expect, Picture picture) {
+        List<Expect> branches = expect instanceof Expect.Any any ? any.expects() : List.of(expect);
+        return branches.stream().filter(e -> Attempt.holds(e, picture)).findFirst();
+    }
+
+    private static String by(Expect expect, Picture picture) {
+        String instance = expect instanceof Expect.Shows s
+                ? s.instance()
+                : expect instanceof Expect.Arrives a ? a.at().instance() : "another way";
+        return picture.installation()
+                .instance(instance)
+                .map(i -> i.device().name())
+                .orElse(instance);
     }
 
     private static List<String> difference(Optional<Arrival> before, Optional<Arrival> after) {

@@ -122,15 +122,50 @@ final class Paths {
     }
 
     private void collect(Expect expect, Set<Hop> hops) {
-        if (expect instanceof Expect.Arrives e)
-            picture.arrival(e.at(), e.signal()).ifPresent(a -> arrival(a, hops));
-        else if (expect instanceof Expect.Shows e) shows(e, hops);
-        else if (expect instanceof Expect.Any e)
-            e.expects().stream()
-                    .filter(x -> Attempt.holds(x, picture))
-                    .findFirst()
-                    .ifPresent(x -> collect(x, hops));
-        else if (expect instanceof Expect.Reads e && e.min() > 0) supply(resolve(installation, e.at()), hops);
+        expect.accept(new Expect.Visitor<Void>() {
+            @Override
+            public Void arrives(Expect.Arrives e) {
+                picture.arrival(e.at(), e.signal()).ifPresent(a -> arrival(a, hops));
+                return null;
+            }
+
+            @Override
+            public Void reads(Expect.Reads e) {
+                if (e.min() > 0) supply(resolve(installation, e.at()), hops);
+                return null;
+            }
+
+            @Override
+            public Void shows(Expect.Shows e) {
+                Paths.this.shows(e, hops);
+                return null;
+            }
+
+            @Override
+            public Void any(Expect.Any e) {
+                e.expects().stream()
+                        .filter(x -> Attempt.holds(x, picture))
+                        .findFirst()
+                        .ifPresent(x -> collect(x, hops));
+                return null;
+            }
+
+            /** Modes, silence and what must not be have no way of their own. */
+            @Override
+            public Void inMode(Expect.InMode e) {
+                return null;
+            }
+
+            @Override
+            public Void quiet(Expect.Quiet e) {
+                return null;
+            }
+
+            @Override
+            public Void not(Expect.Not e) {
+                return null;
+            }
+        });
     }
 
     private void shows(Expect.Shows e, Set<Hop> hops) {
@@ -147,21 +182,23 @@ final class Paths {
     }
 
     private void guard(Instance i, Guard guard, Set<Hop> hops) {
-        if (guard instanceof Guard.All all) all.guards().forEach(g -> guard(i, g, hops));
-        else if (guard instanceof Guard.Met met)
-            guard(i, i.device().conditions().get(met.condition()), hops);
-        else if (guard instanceof Guard.Any any)
+        if (guard instanceof Guard.Any any) {
             any.guards().stream()
                     .filter(g -> picture.holds(i.id(), g))
                     .findFirst()
                     .ifPresent(g -> guard(i, g, hops));
-        else if (guard instanceof Guard.Hears h)
+            return;
+        }
+        if (guard instanceof Guard.Not) return;
+        if (guard instanceof Guard.Met met) guard(i, i.device().conditions().get(met.condition()), hops);
+        if (guard instanceof Guard.Hears h)
             picture.arrival(new PortRef(i.id(), h.port()), h.signal()).ifPresent(a -> arrival(a, hops));
-        else if (guard instanceof Guard.Volts v) {
+        if (guard instanceof Guard.Volts v) {
             if (v.learned().isPresent()) button(i.terminal(v.terminal()), hops);
             else supply(i.terminal(v.terminal()), hops);
             ground(i.terminal(v.of()), hops);
         }
+        guard.inner().forEach(g -> guard(i, g, hops));
     }
 
     private void ground(TerminalId from, Set<Hop> hops) {

@@ -58,26 +58,60 @@ final class Why {
     }
 
     private Break expect(Expect expect) {
-        if (expect instanceof Expect.Arrives e) return arrival(e.at(), e.signal());
-        if (expect instanceof Expect.Shows e) return shows(e);
-        if (expect instanceof Expect.Reads e) return reads(e);
-        if (expect instanceof Expect.InMode e) return mode(e.instance(), e.mode(), e.is());
-        if (expect instanceof Expect.Not e) return stillThere(e.expect());
-        if (expect instanceof Expect.Quiet e)
-            return new Break(
-                    e.at().toString(),
-                    "There is noise at the " + labels.device(e.at().instance())
-                            + ": a ground that carries other currents.",
-                    Optional.empty(),
-                    Optional.of(new Need.Ability("a ground-loop isolator")));
-        List<Expect> branches = ((Expect.Any) expect).expects();
-        Expect used = reference
+        return expect.accept(new Expect.Visitor<>() {
+            @Override
+            public Break arrives(Expect.Arrives e) {
+                return arrival(e.at(), e.signal());
+            }
+
+            @Override
+            public Break reads(Expect.Reads e) {
+                return Why.this.reads(e);
+            }
+
+            @Override
+            public Break inMode(Expect.InMode e) {
+                return mode(e.instance(), e.mode(), e.is());
+            }
+
+            @Override
+            public Break shows(Expect.Shows e) {
+                return Why.this.shows(e);
+            }
+
+            @Override
+            public Break quiet(Expect.Quiet e) {
+                return noise(e);
+            }
+
+            @Override
+            public Break not(Expect.Not e) {
+                return stillThere(e.expect());
+            }
+
+            @Override
+            public Break any(Expect.Any e) {
+                return expect(used(e.expects()));
+            }
+        });
+    }
+
+    private Break noise(Expect.Quiet e) {
+        return new Break(
+                e.at().toString(),
+                "There is noise at the " + labels.device(e.at().instance()) + ": a ground that carries other currents.",
+                Optional.empty(),
+                Optional.of(new Need.Ability("a ground-loop isolator")));
+    }
+
+    /** The branch that the reference goes by, else the first. */
+    private Expect used(List<Expect> branches) {
+        return reference
                 .filter(Attempt::fulfilled)
                 .flatMap(r -> branches.stream()
                         .filter(b -> Attempt.holds(b, r.picture(attempt.failedStep())))
                         .findFirst())
                 .orElse(branches.get(0));
-        return expect(used);
     }
 
     private Break shows(Expect.Shows e) {
@@ -206,31 +240,92 @@ final class Why {
 
     /** The first part of a guard that does not hold. */
     private Optional<Break> guard(Instance device, Guard guard) {
-        if (picture.holds(device.id(), guard)) return Optional.empty();
-        if (guard instanceof Guard.All all)
-            return all.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
-        if (guard instanceof Guard.Met met)
-            return guard(device, device.device().conditions().get(met.condition()));
-        if (guard instanceof Guard.Any any)
-            return any.guards().stream().flatMap(g -> guard(device, g).stream()).findFirst();
-        if (guard instanceof Guard.Volts v) return Optional.of(volts(device, v));
-        if (guard instanceof Guard.Hears h) return Optional.of(arrival(new PortRef(device.id(), h.port()), h.signal()));
-        if (guard instanceof Guard.Mode m) return Optional.of(mode(device.id(), m.name(), m.is()));
-        String name = labels.device(device.id());
-        String why = guard instanceof Guard.Setting s
-                ? "%s is set to %s = %s, and needs %s."
-                        .formatted(
-                                name,
-                                s.name(),
-                                picture.setting(device.id(), s.name()).orElse("nothing"),
-                                s.is())
-                : guard instanceof Guard.State s
-                        ? "%s works only with %s %s."
-                                .formatted(name, s.field().label(), String.join(" or ", s.values()))
-                        : guard instanceof Guard.Placed p
-                                ? "%s is misplaced: %s.".formatted(name, p.name())
-                                : name + " is held back by a condition that does not hold here.";
-        return Optional.of(new Break(device.id(), why, Optional.empty(), Optional.empty()));
+        return picture.holds(device.id(), guard) ? Optional.empty() : guard.accept(new Failing(device));
+    }
+
+    /** Explains a guard of a device that does not hold. */
+    private final class Failing implements Guard.Visitor<Optional<Break>> {
+        private final Instance device;
+        private final String name;
+
+        Failing(Instance device) {
+            this.device = device;
+            this.name = labels.device(device.id());
+        }
+
+        private Optional<Break> first(List<Guard> guards) {
+            return guards.stream().flatMap(g -> guard(device, g).stream()).findFirst();
+        }
+
+        private Optional<Break> says(String why) {
+            return Optional.of(new Break(device.id(), why, Optional.empty(), Optional.empty()));
+        }
+
+        private Optional<Break> heldBack() {
+            return says(name + " is held back by a condition that does not hold here.");
+        }
+
+        @Override
+        public Optional<Break> all(Guard.All guard) {
+            return first(guard.guards());
+        }
+
+        @Override
+        public Optional<Break> any(Guard.Any guard) {
+            return first(guard.guards());
+        }
+
+        @Override
+        public Optional<Break> met(Guard.Met guard) {
+            return guard(device, device.device().conditions().get(guard.condition()));
+        }
+
+        @Override
+        public Optional<Break> volts(Guard.Volts guard) {
+            return Optional.of(Why.this.volts(device, guard));
+        }
+
+        @Override
+        public Optional<Break> hears(Guard.Hears guard) {
+            return Optional.of(arrival(new PortRef(device.id(), guard.port()), guard.signal()));
+        }
+
+        @Override
+        public Optional<Break> mode(Guard.Mode guard) {
+            return Optional.of(Why.this.mode(device.id(), guard.name(), guard.is()));
+        }
+
+        @Override
+        public Optional<Break> setting(Guard.Setting guard) {
+            String now = picture.setting(device.id(), guard.name()).orElse("nothing");
+            return says("%s is set to %s = %s, and needs %s.".formatted(name, guard.name(), now, guard.is()));
+        }
+
+        @Override
+        public Optional<Break> state(Guard.State guard) {
+            return says("%s works only with %s %s."
+                    .formatted(name, guard.field().label(), String.join(" or ", guard.values())));
+        }
+
+        @Override
+        public Optional<Break> placed(Guard.Placed guard) {
+            return says("%s is misplaced: %s.".formatted(name, guard.name()));
+        }
+
+        @Override
+        public Optional<Break> amps(Guard.Amps guard) {
+            return heldBack();
+        }
+
+        @Override
+        public Optional<Break> not(Guard.Not guard) {
+            return heldBack();
+        }
+
+        @Override
+        public Optional<Break> open(Guard.Open guard) {
+            return heldBack();
+        }
     }
 
     private Break volts(Instance device, Guard.Volts v) {

@@ -1,8 +1,8 @@
 package velvetbezel.harness;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fault;
@@ -20,22 +20,25 @@ public final class Builder {
     /** Instance id of the vehicle's plugs at the radio's place. */
     public static final String CAR = "car";
 
+    /** Plug id of wires whose plug was cut off: its positions are the ends, in their order. */
+    public static final String STUB = "stub";
+
     private Builder() {}
 
     /** The vehicle as it left its maker: its devices, its plugs, its radio. */
     public static Installation factory(Sheet.Vehicle vehicle) {
-        return build(new Recipe(vehicle, Optional.empty(), Map.of(), Moves.NONE));
+        return build(Recipe.factory(vehicle));
     }
 
     /** The vehicle with another radio and a kit of parts. */
     public static Installation replacement(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
-        return replacement(vehicle, radio, parts, Moves.NONE);
+        return build(Recipe.of(vehicle, radio, parts));
     }
 
     /** The same with leads that a person joins otherwise than by their roles. */
     public static Installation replacement(
             Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Moves moves) {
-        return build(Recipe.of(vehicle, radio, parts, moves));
+        return build(Recipe.of(vehicle, radio, parts).moving(moves));
     }
 
     /** What is wrong with a sheet as built on its own: outputs tied together inside it. */
@@ -49,14 +52,16 @@ public final class Builder {
         return OutputsTied.in(draft);
     }
 
-    static Installation build(Recipe recipe) {
+    /** What a recipe makes. */
+    public static Installation build(Recipe recipe) {
         Draft draft = new Draft();
         car(draft, recipe.vehicle());
         recipe.parts().forEach((id, part) -> part.device()
-                .ifPresent(d -> draft.add(new Instance(id, part.id(), Instance.Owner.PART, d))));
+                .ifPresent(d -> draft.add(new Instance(
+                        id, part.id(), Instance.Owner.PART, Slotted.of(d, recipe.use(id)), recipe.use(id)))));
         radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
-        Joining joining = new Joining(draft, recipe.moves());
+        Joining joining = new Joining(draft, recipe, matings);
         joining.join();
         return new Installation(
                 recipe,
@@ -67,9 +72,17 @@ public final class Builder {
                 matings,
                 joining.caps(),
                 OutputsTied.in(draft),
+                joining.substitutes(),
+                settings(recipe),
                 Map.of(),
-                Map.of(),
-                Set.of());
+                Set.of(),
+                List.of());
+    }
+
+    private static Map<String, String> settings(Recipe recipe) {
+        Map<String, String> settings = new LinkedHashMap<>();
+        recipe.settings().forEach((id, value) -> settings.put(id.key(), value));
+        return settings;
     }
 
     /** The factory radio, another in its place, or a screen beside the one that stays. */
@@ -88,6 +101,7 @@ public final class Builder {
 
     /** The vehicle without a radio: its devices, its plugs, and the wires between them. */
     static void car(Draft draft, Sheet.Vehicle vehicle) {
+        draft.of(vehicle);
         for (Device device : vehicle.devices())
             draft.add(new Instance(device.id(), vehicle.id(), Instance.Owner.CAR, device));
         draft.add(new Instance(CAR, vehicle.id(), Instance.Owner.CAR, vehicle.car()));

@@ -6,17 +6,21 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.Access;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.InnerWire;
 import velvetbezel.sheet.Lead;
-import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.LeadState;
+import velvetbezel.sheet.Location;
+import velvetbezel.sheet.Mate;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Quantity;
+import velvetbezel.sheet.Sheet;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
 
@@ -28,13 +32,21 @@ final class Draft {
     private static final int THICKEST = 14;
 
     private static final int THINNEST = 24;
-    static final String TAIL = " lead";
     private static final Fact<Boolean> CLOSED = new Fact.Known<>(true, Provenance.of(Provenance.Origin.STATED));
 
     final List<Instance> instances = new ArrayList<>();
     private final Map<String, Instance> byId = new HashMap<>();
     final Map<TerminalId, Terminal> terminals = new LinkedHashMap<>();
     final List<Conductor> conductors = new ArrayList<>();
+    private Optional<Sheet.Vehicle> vehicle = Optional.empty();
+
+    void of(Sheet.Vehicle car) {
+        vehicle = Optional.of(car);
+    }
+
+    Optional<Sheet.Vehicle> vehicle() {
+        return vehicle;
+    }
 
     void add(Instance instance) {
         instances.add(instance);
@@ -45,11 +57,13 @@ final class Draft {
             put(new Terminal(
                     new TerminalId(instance.id(), lead.name()),
                     Terminal.Kind.BARE,
-                    Optional.of(lead.role()),
+                    Optional.of(lead.carries()),
+                    instance.use() == Use.LATER ? LeadState.SPARE : lead.state(),
                     lead.flow(),
                     lead.colour(),
                     lead.gauge(),
-                    lead.name()));
+                    lead.name(),
+                    lead.end().map(instance::lies).orElse(Location.DASH)));
         for (Plug plug : device.plugs())
             for (Position p : plug.positions()) if (!p.empty()) addPosition(instance, plug, p);
         for (InnerWire wire : device.wires())
@@ -76,33 +90,35 @@ final class Draft {
                 id,
                 Terminal.Kind.INNER,
                 Optional.empty(),
+                LeadState.USED,
                 Flow.SHARES,
                 none,
                 Fact.missing(new FieldRef(instance.sheet(), id + " gauge")),
-                name));
+                name,
+                Location.DASH));
     }
 
     private void addPosition(Instance instance, Plug plug, Position p) {
-        TerminalId contact = new TerminalId(instance.id(), plug.id() + "." + p.number());
-        put(new Terminal(contact, Terminal.Kind.POSITION, p.role(), p.flow(), p.colour(), p.gauge(), place(plug, p)));
+        PositionId id = new PositionId(new PlugRef(instance.id(), plug.id()), p.number());
+        Location location = plug.access().map(Access::place).orElse(Location.DASH);
+        boolean tap = instance.owner() == Instance.Owner.CAR
+                && plug.access().filter(a -> a.mate() == Mate.STAYS_MATED).isPresent();
+        put(terminal(instance, plug, p, id.contact(), tap ? Terminal.Kind.TAP : Terminal.Kind.POSITION, location));
         if (!p.bare()) return;
-        TerminalId end = bareEnd(contact);
-        put(new Terminal(end, Terminal.Kind.BARE, p.role(), p.flow(), p.colour(), p.gauge(), place(plug, p)));
-        wire(instance.sheet(), contact, end, p.gauge(), p.metres(), p.wired());
+        put(terminal(instance, plug, p, id.tail(), Terminal.Kind.BARE, location));
+        wire(instance.sheet(), id.contact(), id.tail(), p.gauge(), p.metres(), p.wired());
+    }
+
+    private static Terminal terminal(
+            Instance instance, Plug plug, Position p, TerminalId id, Terminal.Kind kind, Location location) {
+        LeadState state = instance.use() == Use.LATER ? LeadState.SPARE : p.state();
+        return new Terminal(id, kind, p.carries(), state, p.flow(), p.colour(), p.gauge(), place(plug, p), location);
     }
 
     /** "A4" where plugs are lettered, else plug and number. */
     static String place(Plug plug, Position p) {
+        if (plug.id().equals(Builder.STUB)) return p.name().isEmpty() ? p.number() : p.name();
         return plug.id().length() == 1 ? plug.id() + p.number() : plug.id() + " " + p.number();
-    }
-
-    static TerminalId bareEnd(TerminalId contact) {
-        return new TerminalId(contact.instance(), contact.name() + TAIL);
-    }
-
-    /** Whether the terminal is the bare end of a wire out of a plug. */
-    static boolean isTail(TerminalId id) {
-        return id.name().endsWith(TAIL);
     }
 
     private void put(Terminal terminal) {
@@ -131,11 +147,10 @@ final class Draft {
                 CLOSED));
     }
 
-    Joint joint(LeadRole role, List<TerminalId> leads) {
-        JointId id = JointId.of(role);
+    Joint joint(JointId id, List<TerminalId> leads) {
         for (TerminalId lead : leads)
             conductors.add(new Conductor(
                     ConductorId.leg(id, lead), Conductor.Kind.LEG, lead, id.node(), Quantity.of(CONTACT_OHMS), CLOSED));
-        return new Joint(id, role, leads);
+        return new Joint(id, leads);
     }
 }

@@ -1,8 +1,10 @@
 package velvetbezel.harness;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Location;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 
@@ -19,6 +21,7 @@ public final class Instance {
     private final String sheet;
     private final Owner owner;
     private final Device device;
+    private final PartUse use;
     private final Map<String, TerminalId> names = new HashMap<>();
 
     /**
@@ -26,6 +29,12 @@ public final class Instance {
      * @param owner whose it is
      */
     Instance(String id, String sheet, Owner owner, Device device) {
+        this(id, sheet, owner, device, PartUse.FITTED);
+    }
+
+    /** @param use of a part: how it is used in the kit */
+    Instance(String id, String sheet, Owner owner, Device device, PartUse use) {
+        this.use = use;
         this.id = id;
         this.sheet = sheet;
         this.owner = owner;
@@ -49,6 +58,20 @@ public final class Instance {
 
     public Device device() {
         return device;
+    }
+
+    Use use() {
+        return use.use();
+    }
+
+    /** Where an end of a cable lies in this kit, that its sheet puts at {@code end}. */
+    Location lies(Location end) {
+        if (use.ends().isEmpty()) return end;
+        List<Location> own = device.leads().stream()
+                .flatMap(l -> l.end().stream())
+                .distinct()
+                .toList();
+        return own.indexOf(end) < use.ends().size() ? use.ends().get(own.indexOf(end)) : end;
     }
 
     /** The terminal that a rule of this device calls {@code name}. */

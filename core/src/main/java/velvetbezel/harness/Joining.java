@@ -1,37 +1,33 @@
 package velvetbezel.harness;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.LeadRole;
 
 /**
- * Decides which bare leads are joined: by role, never by colour. The car decides the role of a lead that
- * ends in its plug; a part's own label does not.
+ * Decides which bare leads are joined: by role and place, never by colour. The car decides the role of a lead that ends
+ * in its plug; a part's own label does not. Every lead comes out in exactly one joint or one cap; a wire of the car that
+ * stays whole and that nobody wants is left alone.
  */
 final class Joining {
     private final Draft draft;
-    private final Moves moves;
-    private final Components components;
-    private final Set<TerminalId> wired = new HashSet<>();
-    private final Map<LeadRole, List<End>> byRole = new EnumMap<>(LeadRole.class);
+    private final Recipe recipe;
+    private final Ends ends;
+    private final Substitutes substitutes;
     private final Map<TerminalId, Cap> caps = new LinkedHashMap<>();
     private final List<Joint> joints = new ArrayList<>();
 
-    Joining(Draft draft, Moves moves) {
+    Joining(Draft draft, Recipe recipe, List<Mating> matings) {
         this.draft = draft;
-        this.moves = moves;
-        this.components = new Components(draft.conductors);
-        for (Conductor c : draft.conductors) if (c.kind() == Conductor.Kind.WIRE && c.mayBeClosed()) wired.add(c.a());
+        this.recipe = recipe;
+        this.ends = new Ends(draft, recipe, matings);
+        this.substitutes = new Substitutes(recipe, draft, new Draws(draft, ends.components()));
     }
-
-    private record End(TerminalId id, LeadRole role, Flow flow, Instance.Owner owner) {}
 
     List<Joint> joints() {
         return joints;
@@ -41,136 +37,76 @@ final class Joining {
         return List.copyOf(caps.values());
     }
 
+    List<SubstituteChoice> substitutes() {
+        return substitutes.choices();
+    }
+
     void join() {
-        for (Terminal terminal : draft.terminals.values()) if (terminal.kind() == Terminal.Kind.BARE) sort(terminal);
-        serveByOthers(LeadRole.AMP_REMOTE, LeadRole.ANTENNA_POWER);
-        serveByOthers(LeadRole.ANTENNA_POWER, LeadRole.ACCESSORY);
-        moves.to().entrySet().stream().sorted(Map.Entry.comparingByKey()).forEach(m -> move(m.getKey(), m.getValue()));
-        for (LeadRole role : LeadRole.values()) joinRole(role, byRole.getOrDefault(role, List.of()));
+        caps.putAll(ends.caps());
+        List<End> sure = withoutDoubt(ends.ends());
+        Bypass bypass = Bypass.of(draft, ends);
+        sure.removeIf(e ->
+                bypass.switches(e).map(a -> cap(e, new CapReason.Bypassed(a))).isPresent());
+        List<End> served = substitutes.serve(sure);
+        sure.stream()
+                .filter(e -> served.stream().noneMatch(s -> s.id().equals(e.id())))
+                .forEach(e -> cap(e, new CapReason.ByHand()));
+        recipe.moves().to().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(m -> move(served, m.getKey(), m.getValue()));
+        join(served, bypass);
+    }
+
+    private void join(List<End> all, Bypass bypass) {
+        Map<LeadRole, List<End>> byRole = new EnumMap<>(LeadRole.class);
+        all.stream().sorted(End.ORDER).forEach(e -> byRole.computeIfAbsent(e.role(), r -> new ArrayList<>())
+                .add(e));
+        List<End> left = new ArrayList<>();
+        byRole.forEach((role, mine) -> {
+            Groups groups = new Groups(role, mine);
+            groups.joints().forEach((id, leads) -> joints.add(draft.joint(id, leads)));
+            groups.out().forEach((id, why) -> caps.put(id, new Cap(id, Optional.of(role), why)));
+            left.addAll(groups.left());
+        });
+        joints.sort(Comparator.comparing(Joint::id));
+        NoPartner why = new NoPartner(draft, all, bypass);
+        for (End e : left) if (!e.tap()) cap(e, why.of(e));
+    }
+
+    private Cap cap(End e, CapReason why) {
+        Cap cap = new Cap(e.id(), Optional.of(e.role()), why);
+        caps.put(e.id(), cap);
+        return cap;
+    }
+
+    /** A guess gives way to a known wire of the same role, and a guessed feed is measured before it is joined. */
+    private List<End> withoutDoubt(List<End> all) {
+        List<End> sure = new ArrayList<>();
+        for (End e : all) {
+            if (!e.guessed()) {
+                sure.add(e);
+                continue;
+            }
+            Optional<End> known = all.stream()
+                    .filter(o -> o != e && o.owner() == Instance.Owner.CAR && o.role() == e.role())
+                    .min(Comparator.comparing(End::guessed).thenComparing(End.ORDER));
+            if (known.isPresent())
+                cap(e, new CapReason.TwoClaim(e.role(), known.get().id()));
+            else if (e.gives()) cap(e, new CapReason.GuessedFeed(e.role()));
+            else sure.add(e);
+        }
+        return sure;
     }
 
     /** A lead that no longer exists in this kit moves nowhere. */
-    private void move(TerminalId lead, Optional<LeadRole> to) {
+    private void move(List<End> all, TerminalId lead, Optional<LeadRole> to) {
         Terminal terminal = draft.terminals.get(lead);
-        if (terminal == null || terminal.kind() != Terminal.Kind.BARE) return;
-        Optional<End> known = byRole.values().stream()
-                .flatMap(List::stream)
-                .filter(e -> e.id.equals(lead))
-                .findFirst();
-        byRole.values().forEach(ends -> ends.removeIf(e -> e.id.equals(lead)));
+        if (terminal == null || !terminal.joinable()) return;
+        Optional<End> known = all.stream().filter(e -> e.id().equals(lead)).findFirst();
+        all.removeIf(e -> e.id().equals(lead));
+        Optional<LeadRole> role = known.map(End::role).or(terminal::role);
         caps.remove(lead);
-        if (to.isEmpty()) cap(lead, known.map(End::role).or(terminal::role), Cap.Reason.BY_HAND);
-        else
-            put(new End(
-                    lead,
-                    to.get(),
-                    known.map(End::flow).orElse(terminal.flow()),
-                    known.map(End::owner).orElse(owner(lead))));
-    }
-
-    private void sort(Terminal terminal) {
-        boolean pigtail = Draft.isTail(terminal.id());
-        Optional<Terminal> carWire = carWire(terminal, pigtail);
-        Instance.Owner owner = owner(terminal.id());
-        if (carWire.isPresent()) {
-            LeadRole role = carWire.get().role().orElseThrow();
-            put(new End(terminal.id(), role, carWire.get().flow(), Instance.Owner.CAR));
-        } else if (pigtail) {
-            cap(
-                    terminal.id(),
-                    terminal.role(),
-                    plugMated(contactOf(terminal.id())) ? Cap.Reason.NO_WIRE_IN_CAR : Cap.Reason.PLUG_NOT_MATED);
-        } else {
-            put(new End(terminal.id(), terminal.role().orElseThrow(), terminal.flow(), owner));
-        }
-    }
-
-    private static TerminalId contactOf(TerminalId end) {
-        return new TerminalId(end.instance(), end.name().substring(0, end.name().length() - Draft.TAIL.length()));
-    }
-
-    private boolean plugMated(TerminalId contact) {
-        String plug = contact.name().replaceAll("\\.\\d+$", ".");
-        return draft.conductors.stream()
-                .anyMatch(c -> c.kind() == Conductor.Kind.CONTACT
-                        && (inPlug(c.a(), contact.instance(), plug) || inPlug(c.b(), contact.instance(), plug)));
-    }
-
-    private static boolean inPlug(TerminalId id, String instance, String plug) {
-        return id.instance().equals(instance) && id.name().startsWith(plug);
-    }
-
-    /**
-     * The wire of the car that a lead goes on from. A pigtail has whatever role the car gives it; a part's own lead
-     * counts as the car's only where both say the same, and a radio's never: its ground meets many of the car's wires.
-     */
-    private Optional<Terminal> carWire(Terminal end, boolean pigtail) {
-        if (owner(end.id()) == Instance.Owner.RADIO) return Optional.empty();
-        List<Terminal> wires = components.with(end.id()).stream()
-                .filter(t -> t.instance().equals(Builder.CAR))
-                .map(draft.terminals::get)
-                .filter(t -> t.role().isPresent() && wired(t.id()))
-                .toList();
-        return wires.stream()
-                .filter(t -> t.role().equals(end.role()))
-                .findFirst()
-                .or(() -> pigtail ? wires.stream().findFirst() : Optional.empty());
-    }
-
-    private boolean wired(TerminalId carPosition) {
-        return wired.contains(carPosition);
-    }
-
-    private Instance.Owner owner(TerminalId id) {
-        return draft.instance(id.instance()).owner();
-    }
-
-    private void put(End end) {
-        byRole.computeIfAbsent(end.role(), r -> new ArrayList<>()).add(end);
-    }
-
-    private void cap(TerminalId lead, Optional<LeadRole> role, Cap.Reason reason) {
-        caps.put(lead, new Cap(lead, role, reason));
-    }
-
-    /**
-     * Where nothing gives what a lead takes, another output may serve: a radio's single blue lead also turns
-     * an amplifier on; a powered antenna hangs on accessory when the radio has no output for it (common practice).
-     */
-    private void serveByOthers(LeadRole wanted, LeadRole other) {
-        List<End> ends = byRole.getOrDefault(wanted, List.of());
-        boolean given = ends.stream().anyMatch(e -> e.flow() == Flow.GIVES);
-        boolean otherGiven = byRole.getOrDefault(other, List.of()).stream().anyMatch(e -> e.flow() == Flow.GIVES);
-        if (given || !otherGiven) return;
-        for (End end : ends) put(new End(end.id(), other, end.flow(), end.owner()));
-        byRole.remove(wanted);
-    }
-
-    private void joinRole(LeadRole role, List<End> ends) {
-        List<End> kept = withoutRivals(role, ends);
-        boolean given = kept.stream().anyMatch(e -> e.flow() != Flow.TAKES);
-        boolean taken = kept.stream().anyMatch(e -> e.flow() != Flow.GIVES);
-        if (kept.size() > 1 && given && taken)
-            joints.add(draft.joint(role, kept.stream().map(End::id).toList()));
-        else kept.forEach(e -> cap(e.id(), Optional.of(role), Cap.Reason.NO_PARTNER));
-    }
-
-    /**
-     * The car's own output outranks a part's; a part that reads the steering controls outranks the radio's own input.
-     */
-    private List<End> withoutRivals(LeadRole role, List<End> ends) {
-        boolean carGives = ends.stream().anyMatch(e -> e.owner() == Instance.Owner.CAR && e.flow() == Flow.GIVES);
-        boolean steering =
-                role == LeadRole.STEERING_1 || role == LeadRole.STEERING_2 || role == LeadRole.STEERING_GROUND;
-        boolean partReads = steering && ends.stream().anyMatch(e -> e.owner() == Instance.Owner.PART);
-        List<End> kept = new ArrayList<>();
-        for (End end : ends) {
-            if (carGives && end.owner() == Instance.Owner.PART && end.flow() == Flow.GIVES)
-                cap(end.id(), Optional.of(role), Cap.Reason.CAR_SERVES_IT);
-            else if (partReads && end.owner() == Instance.Owner.RADIO)
-                cap(end.id(), Optional.of(role), Cap.Reason.INTERFACE_READS_IT);
-            else kept.add(end);
-        }
-        return kept;
+        if (to.isEmpty()) caps.put(lead, new Cap(lead, role, new CapReason.ByHand()));
+        else all.add(known.orElseGet(() -> ends.unsorted(terminal, to.get())).movedTo(to.get()));
     }
 }

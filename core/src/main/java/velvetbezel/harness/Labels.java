@@ -20,12 +20,23 @@ public final class Labels {
         Terminal t = installation.terminal(id);
         if (t == null) return id.instance().equals("joint") ? "the " + id.name() : id.toString();
         String role = t.role().map(r -> " (" + r.label() + ")").orElse("");
-        if (id.instance().equals(Builder.CAR)) return "position " + t.place() + role + " of the car's plug";
+        if (t.kind() == Terminal.Kind.TAP) return "the wire" + role + " at the " + t.location();
+        if (id.instance().equals(Builder.CAR)) return ofCar(id, t, role);
         return switch (t.kind()) {
             case POSITION -> "position " + t.place() + role + " of " + device(id.instance());
-            case BARE -> t.role().map(LeadRole::label).orElse(t.place()) + " lead of " + device(id.instance());
+            case TAP, BARE -> t.role().map(LeadRole::label).orElse(t.place()) + " lead of " + device(id.instance());
             case INNER -> t.place() + " of the " + device(id.instance());
         };
+    }
+
+    /** Cut ends are wires; everything else of the car is spoken of by its position. */
+    private static String ofCar(TerminalId id, Terminal t, String role) {
+        boolean cut = PositionId.of(id)
+                .filter(p -> p.plug().plug().equals(Builder.STUB))
+                .isPresent();
+        return cut
+                ? "wire " + t.place() + role + " of the car's cut harness"
+                : "position " + t.place() + role + " of the car's plug";
     }
 
     public String conductor(Conductor c) {
@@ -41,6 +52,6 @@ public final class Labels {
         Optional<Joint> joint = installation.joints().stream()
                 .filter(j -> leg.id().text().startsWith(j.id().text() + ":"))
                 .findFirst();
-        return joint.map(j -> j.role().label() + " joint").orElse("joint");
+        return joint.map(j -> j.id().label()).orElse("joint");
     }
 }

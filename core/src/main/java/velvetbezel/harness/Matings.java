@@ -2,10 +2,14 @@ package velvetbezel.harness;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import velvetbezel.sheet.Fact;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 
@@ -17,6 +21,7 @@ final class Matings {
     private final Draft draft;
     private final List<Mating> made = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
+    private final Map<String, Plug> seen = new HashMap<>();
 
     Matings(Draft draft) {
         this.draft = draft;
@@ -42,15 +47,65 @@ final class Matings {
 
     private Optional<End> best(End end, List<End> ends) {
         return ends.stream()
-                .filter(o -> !taken.contains(o.key())
-                        && !o.instance().id().equals(end.instance().id())
-                        && o.plug().mates(end.plug())
-                        && goesAlong(end, o)
-                        && goesAlong(o, end))
+                .filter(o -> free(o, end) && mates(o, end) && goesAlong(end, o) && goesAlong(o, end))
+                .filter(o -> !leftToAPart(end, o, ends))
                 .max(Comparator.<End>comparingInt(o -> o.instance().owner() == Instance.Owner.PART ? 1 : 0)
-                        .thenComparingInt(o -> end.plug().agreement(o.plug()))
+                        .thenComparingInt(o -> as(end).agreement(as(o)))
                         .thenComparing(
                                 Comparator.<End>comparingInt(ends::indexOf).reversed()));
+    }
+
+    private boolean free(End o, End end) {
+        return !taken.contains(o.key())
+                && !o.instance().id().equals(end.instance().id());
+    }
+
+    private boolean mates(End a, End b) {
+        return a.plug().fits(b.plug()) && as(a).mates(as(b));
+    }
+
+    /** A socket of a radio that stays is left to a part that goes there: the car's own plug is parted from it. */
+    private boolean leftToAPart(End end, End socket, List<End> ends) {
+        return end.instance().id().equals(Builder.CAR)
+                && socket.instance().owner() == Instance.Owner.CAR
+                && ends.stream()
+                        .anyMatch(p -> p.instance().owner() == Instance.Owner.PART
+                                && free(p, socket)
+                                && p.plug().mates(socket.plug())
+                                && p.instance().device().plugs().stream().noneMatch(q -> q.mates(end.plug())));
+    }
+
+    /**
+     * A plug as what it carries in this car: where a part carries the car's wires on, those behind a plug of it count, and
+     * not what its maker calls the plug.
+     */
+    private Plug as(End end) {
+        boolean part = end.instance().owner() == Instance.Owner.PART && carriesOn(end.instance());
+        return part ? seen.computeIfAbsent(end.key(), k -> inThisCar(end)) : end.plug();
+    }
+
+    private static boolean carriesOn(Instance part) {
+        return part.device().plugs().stream().anyMatch(Plug::carriesOn);
+    }
+
+    private Plug inThisCar(End end) {
+        if (made.stream().noneMatch(m -> m.touches(end.instance().id()))) return end.plug();
+        Components components = new Components(draft.conductors);
+        return end.plug()
+                .withPositions(end.plug().positions().stream()
+                        .map(p -> behind(components, terminal(end, p))
+                                .map(p::carrying)
+                                .orElse(p))
+                        .toList());
+    }
+
+    private Optional<Fact<LeadRole>> behind(Components components, TerminalId contact) {
+        return components.with(contact).stream()
+                .filter(t -> t.instance().equals(Builder.CAR))
+                .map(draft.terminals::get)
+                .filter(t -> t != null && t.role().isPresent())
+                .findFirst()
+                .flatMap(Terminal::carries);
     }
 
     /** An insert goes where its housing goes. */
@@ -65,6 +120,7 @@ final class Matings {
     private void mate(End end, End other) {
         taken.add(end.key());
         taken.add(other.key());
+        seen.clear();
         made.add(new Mating(
                 end.instance().id(),
                 end.plug().id(),

@@ -7,12 +7,17 @@ import java.util.Map;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Flow;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
+import velvetbezel.sheet.Quantity;
 import velvetbezel.sheet.Rule;
 
 /** Finds outputs tied together without a diode or relay between them: an error that names both. */
 final class OutputsTied {
+    /** A drive behind more ohms than this is a sense, not an output (common practice, no source). */
+    private static final double LEAST_SENSE_OHMS = 1000;
+
     private final Map<TerminalId, Output> outputs = new HashMap<>();
 
     /**
@@ -50,18 +55,31 @@ final class OutputsTied {
     private void collect(Instance instance) {
         for (Rule rule : instance.device().rules())
             for (Effect effect : rule.then())
-                if (effect instanceof Effect.Drive drive) put(instance, instance.terminal(drive.plus()), true);
+                if (effect instanceof Effect.Drive drive && !senses(drive))
+                    put(instance, instance.terminal(drive.plus()), true);
         for (Port port : instance.device().ports())
             if (port.dir() == Port.Dir.OUT && port.medium() == Medium.AUDIO)
                 port.plus().ifPresent(p -> put(instance, instance.terminal(p), true));
     }
 
+    /** A pull-up looks at a line and yields to whatever drives it. */
+    private static boolean senses(Effect.Drive drive) {
+        return drive.ohms() instanceof Quantity.Fixed f && f.value() >= LEAST_SENSE_OHMS;
+    }
+
+    /** Minus legs of line level are shells: several may share one return or lie on the chassis. */
+    private static boolean shell(Terminal t) {
+        return t.role()
+                .filter(r -> r.group() == LeadRole.Group.LINE && r.label().endsWith("−"))
+                .isPresent();
+    }
+
     /** A pigtail of an adapter gives nothing itself: it only passes on what it is plugged to. */
     private void leadThatGives(Draft draft, Terminal t) {
-        if (t.flow() != Flow.GIVES) return;
+        if (t.flow() != Flow.GIVES || shell(t)) return;
         Instance owner = draft.instance(t.id().instance());
         boolean passes =
-                owner.owner() == Instance.Owner.PART && t.kind() == Terminal.Kind.POSITION || Draft.isTail(t.id());
+                owner.owner() == Instance.Owner.PART && t.kind() == Terminal.Kind.POSITION || PositionId.isTail(t.id());
         if (!passes) put(owner, t.id(), owner.owner() != Instance.Owner.CAR);
     }
 

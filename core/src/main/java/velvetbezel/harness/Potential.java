@@ -7,9 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
+import java.util.stream.Stream;
 import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.LeadState;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
@@ -44,7 +47,7 @@ public final class Potential {
         Potential p = new Potential(together);
         Builder.car(p.draft, vehicle);
         options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
-        Builder.radios(p.draft, new Recipe(vehicle, Optional.of(radio), Map.of(), Moves.NONE));
+        Builder.radios(p.draft, Recipe.of(vehicle, radio, List.of()));
         p.wires();
         p.plugs();
         p.roles();
@@ -110,13 +113,21 @@ public final class Potential {
                 p.housing().ifPresent(h -> nets.join(crowdOf(i.id() + "/" + p.id()), crowdOf(i.id() + "/" + h)));
     }
 
+    /** A part that carries the car's wires on may have its plugs exchanged in one car and straight in another. */
+    private static boolean mayMate(End a, End b) {
+        boolean exchanged = Stream.of(a, b)
+                .anyMatch(e -> e.instance.owner() == Instance.Owner.PART
+                        && e.instance.device().plugs().stream().anyMatch(Plug::carriesOn));
+        return exchanged ? a.plug.fits(b.plug) : a.plug.mates(b.plug);
+    }
+
     private int crowdOf(String plug) {
         return crowds.computeIfAbsent(plug, k -> nets.add());
     }
 
     private void meet(End a, End b) {
         if (a.instance.id().equals(b.instance.id())
-                || !a.plug.mates(b.plug)
+                || !mayMate(a, b)
                 || !together.test(a.instance.id(), b.instance.id())) return;
         nets.join(crowdOf(a.key()), crowdOf(b.key()));
         for (Position p : a.plug.positions())
@@ -125,25 +136,33 @@ public final class Potential {
                     .ifPresent(q -> nets.join(number(a.at(p)), number(b.at(q))));
     }
 
-    /** Bare leads by role: their own, or for a tail those of the car's wires that it could go on from. */
+    /**
+     * Bare leads by role: their own, or for a tail those of the car's wires that it could go on from. Places are left out:
+     * a lead may be run from any to the dash.
+     */
     private void roles() {
         Map<Integer, List<LeadRole>> ofCar = new HashMap<>();
         for (Terminal t : draft.terminals.values())
             if (t.id().instance().equals(Builder.CAR))
-                t.role().ifPresent(r -> ofCar.computeIfAbsent(net(t.id()), k -> new ArrayList<>())
+                said(t).ifPresent(r -> ofCar.computeIfAbsent(net(t.id()), k -> new ArrayList<>())
                         .add(r));
         Map<TerminalId, List<LeadRole>> roles = new LinkedHashMap<>();
         for (Terminal t : draft.terminals.values())
-            if (t.kind() == Terminal.Kind.BARE)
+            if (t.joinable())
                 roles.put(
                         t.id(),
-                        Draft.isTail(t.id())
+                        PositionId.isTail(t.id())
                                 ? ofCar.getOrDefault(net(t.id()), List.of())
-                                : List.of(t.role().orElseThrow()));
+                                : said(t).stream().toList());
         roles.forEach((id, all) ->
                 all.forEach(r -> nets.join(number(id), number(JointId.of(r).node()))));
-        if (!surelyGiven(LeadRole.AMP_REMOTE)) nets.join(net(LeadRole.AMP_REMOTE), net(LeadRole.ANTENNA_POWER));
-        if (!surelyGiven(LeadRole.ANTENNA_POWER)) nets.join(net(LeadRole.ANTENNA_POWER), net(LeadRole.ACCESSORY));
+        Substitutes.possible().forEach((wanted, sources) -> {
+            if (!surelyGiven(wanted)) sources.forEach(s -> nets.join(net(wanted), net(s)));
+        });
+    }
+
+    private static Optional<LeadRole> said(Terminal t) {
+        return t.carries().flatMap(Fact::said).map(LeadRole::joinsAs);
     }
 
     /** Whether the radio gives it, so that no other output ever serves instead. */
@@ -151,6 +170,7 @@ public final class Potential {
         return draft.terminals.values().stream()
                 .anyMatch(t -> t.kind() == Terminal.Kind.BARE
                         && t.flow() == Flow.GIVES
+                        && t.state() == LeadState.USED
                         && t.role().equals(Optional.of(role))
                         && draft.instances.stream()
                                 .anyMatch(i -> i.id().equals(t.id().instance()) && i.owner() == Instance.Owner.RADIO));

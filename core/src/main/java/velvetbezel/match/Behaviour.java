@@ -23,6 +23,7 @@ final class Behaviour {
         return new Device(
                 "",
                 "",
+                d.is(),
                 d.plugs().stream().map(Behaviour::plug).toList(),
                 d.leads().stream().map(Behaviour::lead).toList(),
                 d.terminals(),
@@ -52,7 +53,8 @@ final class Behaviour {
         return new Position(
                 p.number(),
                 p.name(),
-                p.role(),
+                p.carries().map(Behaviour::plain),
+                p.state(),
                 p.flow(),
                 Fact.missing(NOWHERE),
                 plain(p.gauge()),
@@ -63,7 +65,16 @@ final class Behaviour {
     }
 
     private static Lead lead(Lead l) {
-        return new Lead(l.name(), l.role(), l.flow(), Fact.missing(NOWHERE), plain(l.gauge()), l.metres());
+        return new Lead(
+                l.name(),
+                plain(l.carries()),
+                l.state(),
+                l.flow(),
+                Fact.missing(NOWHERE),
+                plain(l.gauge()),
+                l.metres(),
+                l.amplifierOnly(),
+                l.end());
     }
 
     private static InnerWire wire(InnerWire w) {
@@ -71,8 +82,8 @@ final class Behaviour {
     }
 
     private static <T> Fact<T> plain(Fact<T> fact) {
-        return fact instanceof Fact.Missing<T> missing
-                ? new Fact.Missing<>(missing.field(), List.of())
-                : new Fact.Known<>(fact.known().orElseThrow(), ANYBODY);
+        if (fact instanceof Fact.Missing<T> missing) return new Fact.Missing<>(missing.field(), List.of());
+        T said = fact.said().orElseThrow();
+        return fact instanceof Fact.Guessed ? new Fact.Guessed<>(said, ANYBODY) : new Fact.Known<>(said, ANYBODY);
     }
 }

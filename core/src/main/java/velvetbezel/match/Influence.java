@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import velvetbezel.function.Expect;
+import velvetbezel.function.Facilities;
 import velvetbezel.function.Function;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
@@ -31,6 +32,7 @@ import velvetbezel.sheet.Port;
  * come out are run as built.
  */
 final class Influence {
+    private final Facilities facilities;
     private final Reach reach;
 
     private sealed interface Asked permits Net, Arriving, Ran {}
@@ -43,6 +45,7 @@ final class Influence {
 
     Influence(Reach reach) {
         this.reach = reach;
+        this.facilities = new Facilities(reach.instances.values());
     }
 
     /**
@@ -54,7 +57,8 @@ final class Influence {
      */
     record Bearing(BitSet places, Map<String, Object> facets) {}
 
-    Bearing on(Function function) {
+    Bearing on(Function asked) {
+        Function function = facilities.bind(asked);
         Walk walk = new Walk(function);
         function.scenario().forEach(s -> s.expects().forEach(e -> expect(e, walk)));
         walk.end();
@@ -145,16 +149,49 @@ final class Influence {
     }
 
     private void expect(Expect expect, Walk walk) {
-        if (expect instanceof Expect.Arrives e) walk.ask(new Arriving(e.at(), e.signal()));
-        else if (expect instanceof Expect.Shows e)
-            walk.ask(reach.shows.getOrDefault(e.instance() + ":" + e.what(), List.of()));
-        else if (expect instanceof Expect.InMode e)
-            walk.ask(reach.enters.getOrDefault(e.instance() + "." + e.mode(), List.of()));
-        else if (expect instanceof Expect.Quiet e) heardHere(e, walk);
-        else if (expect instanceof Expect.Not e) expect(e.expect(), walk);
-        else if (expect instanceof Expect.Any e) e.expects().forEach(x -> expect(x, walk));
-        else if (expect instanceof Expect.Reads e)
-            Optional.ofNullable(reach.instances.get(e.at().instance())).ifPresent(i -> at(i, e.at().name(), walk));
+        expect.accept(new Expect.Visitor<Void>() {
+            @Override
+            public Void arrives(Expect.Arrives e) {
+                walk.ask(new Arriving(e.at(), e.signal()));
+                return null;
+            }
+
+            @Override
+            public Void reads(Expect.Reads e) {
+                Optional.ofNullable(reach.instances.get(e.at().instance())).ifPresent(i -> at(i, e.at().name(), walk));
+                return null;
+            }
+
+            @Override
+            public Void inMode(Expect.InMode e) {
+                walk.ask(reach.enters.getOrDefault(e.instance() + "." + e.mode(), List.of()));
+                return null;
+            }
+
+            @Override
+            public Void shows(Expect.Shows e) {
+                walk.ask(reach.shows.getOrDefault(e.instance() + ":" + e.what(), List.of()));
+                return null;
+            }
+
+            @Override
+            public Void quiet(Expect.Quiet e) {
+                heardHere(e, walk);
+                return null;
+            }
+
+            @Override
+            public Void not(Expect.Not e) {
+                expect(e.expect(), walk);
+                return null;
+            }
+
+            @Override
+            public Void any(Expect.Any e) {
+                e.expects().forEach(x -> expect(x, walk));
+                return null;
+            }
+        });
     }
 
     /** Noise comes with the signals that the function listens for; what else could bring some only makes it worse. */
@@ -167,16 +204,11 @@ final class Influence {
     }
 
     private void guard(Guard guard, Instance i, Walk walk) {
-        if (guard instanceof Guard.Volts g) {
-            at(i, g.terminal(), walk);
-            at(i, g.of(), walk);
-        } else if (guard instanceof Guard.Amps g) at(i, g.terminal(), walk);
-        else if (guard instanceof Guard.Hears g) walk.ask(new Arriving(new PortRef(i.id(), g.port()), g.signal()));
-        else if (guard instanceof Guard.Mode g) walk.ask(reach.enters.getOrDefault(i.id() + "." + g.name(), List.of()));
-        else if (guard instanceof Guard.Met g) guard(i.device().conditions().get(g.condition()), i, walk);
-        else if (guard instanceof Guard.All g) g.guards().forEach(x -> guard(x, i, walk));
-        else if (guard instanceof Guard.Any g) g.guards().forEach(x -> guard(x, i, walk));
-        else if (guard instanceof Guard.Not g) guard(g.guard(), i, walk);
+        guard.terminals().forEach(t -> at(i, t, walk));
+        guard.inner().forEach(g -> guard(g, i, walk));
+        if (guard instanceof Guard.Hears g) walk.ask(new Arriving(new PortRef(i.id(), g.port()), g.signal()));
+        if (guard instanceof Guard.Mode g) walk.ask(reach.enters.getOrDefault(i.id() + "." + g.name(), List.of()));
+        if (guard instanceof Guard.Met g) guard(i.device().conditions().get(g.condition()), i, walk);
     }
 
     /** A terminal that somebody looks at: what its net carries, and what its plug could be pushed into. */

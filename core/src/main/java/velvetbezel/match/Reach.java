@@ -184,10 +184,8 @@ final class Reach {
     }
 
     private void indexElectrical(Ruled r, Effect effect) {
-        if (effect instanceof Effect.Drive e) touch(r, effect, e.plus(), e.minus());
-        else if (effect instanceof Effect.Draw e) touch(r, effect, e.a(), e.b());
-        else if (effect instanceof Effect.Diode e) touch(r, effect, e.anode(), e.cathode());
-        else if (effect instanceof Effect.Connect e) touch(r, effect, e.a(), e.b());
+        if (effect.electrical())
+            touch(r, effect, effect.terminals().get(0), effect.terminals().get(1));
     }
 
     private void indexOther(Ruled r, Effect effect) {

@@ -137,7 +137,7 @@ final class Reasons {
 
     private static Stream<LeadRole> roles(Device device) {
         return Stream.concat(
-                device.leads().stream().map(l -> l.role()),
+                device.leads().stream().flatMap(l -> l.role().stream()),
                 device.plugs().stream().flatMap(p -> p.positions().stream()).flatMap(p -> p.role().stream()));
     }
 

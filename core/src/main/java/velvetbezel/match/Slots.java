@@ -93,7 +93,9 @@ final class Slots {
     }
 
     private static boolean bareConstant(Device device) {
-        return device.leads().stream().anyMatch(l -> l.role() == LeadRole.CONSTANT)
+        return device.leads().stream()
+                        .anyMatch(l ->
+                                l.role().filter(r -> r == LeadRole.CONSTANT).isPresent())
                 || device.plugs().stream()
                         .flatMap(p -> p.positions().stream())
                         .anyMatch(p -> p.bare()
@@ -178,7 +180,7 @@ final class Slots {
                 .map(r -> p.family() + "/" + r));
         Stream<String> leads = device.plugs().isEmpty()
                 ? device.leads().stream()
-                        .map(l -> l.role())
+                        .flatMap(l -> l.role().stream())
                         .filter(Slots::tells)
                         .map(LeadRole::name)
                 : Stream.of();

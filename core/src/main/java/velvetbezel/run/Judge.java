@@ -1,7 +1,7 @@
 package velvetbezel.run;
 
-import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.Quantity;
 import velvetbezel.state.StateField;
@@ -20,24 +20,83 @@ final class Judge {
 
     /** @param held whether the rule is in force, so that its hold voltage counts */
     boolean holds(Guard guard, Plan.Unit unit, boolean held) {
-        if (guard instanceof Guard.All all) return all(all.guards(), unit, held);
-        if (guard instanceof Guard.Volts g) return volts(g, unit, held);
-        if (guard instanceof Guard.Met g) return met(g, unit, held);
-        if (guard instanceof Guard.Mode g)
-            return picture.modes().get(unit.key(g.name())).equals(g.is());
-        if (guard instanceof Guard.Setting g) return g.is().equals(picture.setting(unit.key(g.name())));
-        if (guard instanceof Guard.Hears g)
-            return picture.arrival(unit.sockets.get(g.port()).ref(), g.signal()).isPresent();
-        if (guard instanceof Guard.State g) return state(g);
-        if (guard instanceof Guard.Any any) {
-            for (Guard g : any.guards()) if (holds(g, unit, held)) return true;
+        return guard.accept(new Asked(unit, held));
+    }
+
+    /** Who asks: guards name the terminals and modes of the rule's own device. */
+    private final class Asked implements Guard.Visitor<Boolean> {
+        private final Plan.Unit unit;
+        private final boolean held;
+
+        Asked(Plan.Unit unit, boolean held) {
+            this.unit = unit;
+            this.held = held;
+        }
+
+        @Override
+        public Boolean all(Guard.All guard) {
+            for (Guard g : guard.guards()) if (!g.accept(this)) return false;
+            return true;
+        }
+
+        @Override
+        public Boolean any(Guard.Any guard) {
+            for (Guard g : guard.guards()) if (g.accept(this)) return true;
             return false;
         }
-        if (guard instanceof Guard.Not not) return !holds(not.guard(), unit, held);
-        if (guard instanceof Guard.Amps g) return picture.ampsAt(unit.node(g.terminal())) >= number(g.min());
-        if (guard instanceof Guard.Placed g)
-            return !picture.plan().installation.misplaced().contains(unit.id() + "." + g.name());
-        return picture.assumption().last(((Guard.Open) guard).field(), picture.state());
+
+        @Override
+        public Boolean not(Guard.Not guard) {
+            return !guard.guard().accept(this);
+        }
+
+        @Override
+        public Boolean volts(Guard.Volts guard) {
+            return Judge.this.volts(guard, unit, held);
+        }
+
+        @Override
+        public Boolean amps(Guard.Amps guard) {
+            return picture.ampsAt(unit.node(guard.terminal())) >= number(guard.min());
+        }
+
+        @Override
+        public Boolean met(Guard.Met guard) {
+            return Judge.this.met(guard, unit, held);
+        }
+
+        @Override
+        public Boolean mode(Guard.Mode guard) {
+            return picture.modes().get(unit.key(guard.name())).equals(guard.is());
+        }
+
+        @Override
+        public Boolean setting(Guard.Setting guard) {
+            return guard.is().equals(picture.setting(unit.key(guard.name())));
+        }
+
+        @Override
+        public Boolean hears(Guard.Hears guard) {
+            return picture.arrival(unit.sockets.get(guard.port()).ref(), guard.signal())
+                    .isPresent();
+        }
+
+        @Override
+        public Boolean state(Guard.State guard) {
+            return guard.field().kind() == StateField.Kind.NAMES
+                    ? picture.state().names(guard.field()).containsAll(guard.values())
+                    : guard.values().contains(picture.state().word(guard.field()));
+        }
+
+        @Override
+        public Boolean placed(Guard.Placed guard) {
+            return !picture.plan().installation.misplaced().contains(unit.id() + "." + guard.name());
+        }
+
+        @Override
+        public Boolean open(Guard.Open guard) {
+            return picture.assumption().last(guard.field(), picture.state());
+        }
     }
 
     private boolean met(Guard.Met g, Plan.Unit unit, boolean held) {
@@ -45,17 +104,6 @@ final class Judge {
         if (judged[place] == null)
             judged[place] = holds(unit.device().conditions().get(g.condition()), unit, held);
         return judged[place];
-    }
-
-    private boolean all(List<Guard> guards, Plan.Unit unit, boolean held) {
-        for (Guard g : guards) if (!holds(g, unit, held)) return false;
-        return true;
-    }
-
-    private boolean state(Guard.State g) {
-        return g.field().kind() == StateField.Kind.NAMES
-                ? picture.state().names(g.field()).containsAll(g.values())
-                : g.values().contains(picture.state().word(g.field()));
     }
 
     private boolean volts(Guard.Volts g, Plan.Unit unit, boolean held) {
@@ -81,14 +129,15 @@ final class Judge {
 
     /** By how much the worst current limit of a guard is passed, as a ratio; empty where the guard has none. */
     Optional<Double> overload(Guard guard, Plan.Unit unit) {
-        if (guard instanceof Guard.Amps g)
-            return Optional.of(picture.ampsAt(unit.node(g.terminal())) / Math.max(1e-9, number(g.min())));
+        return Stream.concat(own(guard, unit).stream(), guard.inner().stream().flatMap(g -> overload(g, unit).stream()))
+                .max(Double::compare);
+    }
+
+    private Optional<Double> own(Guard guard, Plan.Unit unit) {
         if (guard instanceof Guard.Met g)
             return overload(unit.device().conditions().get(g.condition()), unit);
-        if (guard instanceof Guard.Not n) return overload(n.guard(), unit);
-        List<Guard> inner = guard instanceof Guard.All all
-                ? all.guards()
-                : guard instanceof Guard.Any any ? any.guards() : List.of();
-        return inner.stream().flatMap(g -> overload(g, unit).stream()).max(Double::compare);
+        return guard instanceof Guard.Amps g
+                ? Optional.of(picture.ampsAt(unit.node(g.terminal())) / Math.max(1e-9, number(g.min())))
+                : Optional.empty();
     }
 }

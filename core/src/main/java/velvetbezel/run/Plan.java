@@ -87,7 +87,7 @@ final class Plan {
     final BitSet electrical = new BitSet();
 
     final BitSet sending = new BitSet();
-    private final Asked asked;
+    private final RelevantState asked;
     private final boolean open;
 
     record Ends(Conductor conductor, int a, int b) {}
@@ -122,7 +122,7 @@ final class Plan {
                 startSettings.put(unit.id() + "." + setting.name(), setting.start());
         }
         startSettings.putAll(installation.settings());
-        asked = Asked.by(units);
+        asked = RelevantState.by(units);
         open = asked.open()
                 || installation.conductors().stream()
                         .anyMatch(c -> c.closed() instanceof Fact.Missing || c.ohms() instanceof Quantity.Open);

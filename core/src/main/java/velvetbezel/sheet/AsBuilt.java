@@ -29,21 +29,7 @@ public final class AsBuilt {
         changes.forEach((place, found) -> built.change(plugs, place, found));
         if (!built.faults.isEmpty()) throw new InvalidInput(built.faults);
         Device car = sheet.car();
-        Device changed = new Device(
-                car.id(),
-                car.name(),
-                plugs,
-                car.leads(),
-                car.terminals(),
-                car.wires(),
-                car.ports(),
-                car.settings(),
-                car.modes(),
-                car.placements(),
-                car.conditions(),
-                car.rules(),
-                car.firstUse(),
-                car.ratings());
+        Device changed = car.withPlugs(plugs);
         return new Sheet.Vehicle(
                 sheet.header(),
                 sheet.make(),
@@ -77,16 +63,9 @@ public final class AsBuilt {
     }
 
     private static Plug with(Plug p, Position now) {
-        return new Plug(
-                p.id(),
-                p.family(),
-                p.socket(),
-                p.size(),
-                p.positions().stream()
-                        .map(q -> q.number().equals(now.number()) ? now : q)
-                        .toList(),
-                p.housing(),
-                p.access());
+        return p.withPositions(p.positions().stream()
+                .map(q -> q.number().equals(now.number()) ? now : q)
+                .toList());
     }
 
     private Optional<Position> now(String place, Position before, String found) {
@@ -95,6 +74,7 @@ public final class AsBuilt {
                     before.number(),
                     "",
                     Optional.empty(),
+                    LeadState.USED,
                     Flow.SHARES,
                     colour(before),
                     before.gauge(),
@@ -118,7 +98,8 @@ public final class AsBuilt {
         return like.map(l -> new Position(
                 before.number(),
                 "",
-                role,
+                l.carries(),
+                LeadState.USED,
                 l.flow(),
                 colour(before),
                 l.gauge(),

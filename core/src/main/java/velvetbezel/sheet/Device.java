@@ -3,15 +3,18 @@ package velvetbezel.sheet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One device: what it can be connected by, and what it does.
  *
+ * @param is        what it counts as, whatever it is called: "amplifier", "chime sounder"
  * @param terminals names of terminals that are neither in a plug nor a bare lead
  */
 public record Device(
         String id,
         String name,
+        Set<String> is,
         List<Plug> plugs,
         List<Lead> leads,
         List<String> terminals,
@@ -25,6 +28,7 @@ public record Device(
         List<Step.FirstUse> firstUse,
         Ratings ratings) {
     public Device {
+        is = Set.copyOf(is);
         plugs = List.copyOf(plugs);
         leads = List.copyOf(leads);
         terminals = List.copyOf(terminals);
@@ -36,6 +40,25 @@ public record Device(
         conditions = Map.copyOf(conditions);
         rules = List.copyOf(rules);
         firstUse = List.copyOf(firstUse);
+    }
+
+    public Device withPlugs(List<Plug> other) {
+        return new Device(
+                id,
+                name,
+                is,
+                other,
+                leads,
+                terminals,
+                wires,
+                ports,
+                settings,
+                modes,
+                placements,
+                conditions,
+                rules,
+                firstUse,
+                ratings);
     }
 
     public Optional<Plug> plug(String plugId) {

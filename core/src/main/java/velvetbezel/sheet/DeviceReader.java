@@ -21,6 +21,7 @@ final class DeviceReader {
     }
 
     private static final double USUAL_METRES = 0.25;
+    private static final double USUAL_CABLE_METRES = 5;
     private static final int MOST_POSITIONS = 120;
     private static final int MOST_MINUTES = 6000;
     private final String sheet;
@@ -37,8 +38,10 @@ final class DeviceReader {
         node.only(
                 "id",
                 "name",
+                "is",
                 "plugs",
                 "leads",
+                "cable",
                 "terminals",
                 "wires",
                 "ports",
@@ -51,7 +54,9 @@ final class DeviceReader {
                 "ratings");
         String id = id(node.at("id"));
         List<Plug> plugs = plugs(node.at("plugs"));
-        List<Lead> leads = node.at("leads").list().stream().map(this::lead).toList();
+        List<Lead> leads =
+                new ArrayList<>(node.at("leads").list().stream().map(this::lead).toList());
+        List<InnerWire> cable = cable(node.at("cable"), leads);
         List<String> terminals = node.at("terminals").texts();
         List<String> known = terminalNames(node, plugs, leads, terminals);
         List<Port> ports =
@@ -72,11 +77,13 @@ final class DeviceReader {
         node.at("conditions").fields().forEach((name, guard) -> conditions.put(name, rules.guard(guard)));
         List<Rule> read = node.at("rules").list().stream().map(rules::rule).toList();
         twice(node.at("rules"), read.stream().map(Rule::id).toList(), "rule");
-        List<InnerWire> wires =
-                node.at("wires").list().stream().map(n -> wire(n, known)).toList();
+        List<InnerWire> wires = new ArrayList<>(
+                node.at("wires").list().stream().map(n -> wire(n, known)).toList());
+        wires.addAll(cable);
         return new Device(
                 id,
                 node.at("name").text(id),
+                Set.copyOf(node.at("is").texts().stream().distinct().toList()),
                 plugs,
                 leads,
                 terminals,
@@ -186,14 +193,37 @@ final class DeviceReader {
     }
 
     private static Access access(Node node) {
+        node.only("place", "route", "minutes", "mate", "optional");
         return new Access(
-                node.only("place", "route", "minutes").at("place").text(),
+                location(node.at("place")).orElse(Location.DASH),
                 node.at("route").text(""),
-                node.at("minutes").whole(0, MOST_MINUTES));
+                node.at("minutes").whole(0, MOST_MINUTES),
+                node.at("mate").one(Mate::find, "free, tap, parted, cut", Mate.FREE, Mate.FREE),
+                node.at("optional").truth(false));
+    }
+
+    private static Optional<Location> location(Node node) {
+        if (!node.present()) return Optional.empty();
+        String words = node.text();
+        if (!words.isBlank() && !words.contains("#") && !words.contains(":")) return Optional.of(new Location(words));
+        node.fault("\"%s\" names no place; use words without # or colon, such as boot.".formatted(words));
+        return Optional.empty();
     }
 
     private Position position(Node node, int size, String plug) {
-        node.only("position", "name", "role", "flow", "colour", "gauge", "metres", "bare", "wired", "to", "empty");
+        node.only(
+                "position",
+                "name",
+                "role",
+                "state",
+                "flow",
+                "colour",
+                "gauge",
+                "metres",
+                "bare",
+                "wired",
+                "to",
+                "empty");
         String number = node.at("position").text();
         if (!number.equals(Node.UNREAD)
                 && !(number.matches("\\d{1,3}") && Integer.parseInt(number) >= 1 && Integer.parseInt(number) <= size))
@@ -204,15 +234,16 @@ final class DeviceReader {
         boolean empty = node.at("empty").truth(false);
         if (empty && (node.has("role") || node.has("to")))
             node.at("empty").fault("is true, and yet the position has a role or a wire; keep one of the two.");
-        Optional<LeadRole> role = empty ? Optional.empty() : Optional.of(role(node.at("role")));
+        Optional<Fact<LeadRole>> carries = empty ? Optional.empty() : Optional.of(facts.role(node.at("role")));
         Optional<String> to = node.at("to").optionalText();
         if (owner == Owner.CAR && !empty && to.isEmpty() && node.has("position"))
             node.at("to").fault("is missing; a wire of the car goes to a terminal, as device.terminal.");
         return new Position(
                 number,
                 node.at("name").text(""),
-                role,
-                flow(node.at("flow"), role),
+                carries,
+                state(node.at("state")),
+                flow(node.at("flow"), carries),
                 facts.colour(node.at("colour")),
                 facts.gauge(node.at("gauge")),
                 metres(node),
@@ -221,11 +252,13 @@ final class DeviceReader {
                 to);
     }
 
-    private static LeadRole role(Node node) {
-        return node.one(LeadRole::find, LeadRole.all(), LeadRole.GROUND);
+    private static LeadState state(Node node) {
+        return node.one(LeadState::find, "used, spare, unused", LeadState.USED, LeadState.USED);
     }
 
-    private Flow flow(Node node, Optional<LeadRole> role) {
+    /** Of a guessed role, too: a guess says which way a lead would work. */
+    private Flow flow(Node node, Optional<Fact<LeadRole>> carries) {
+        Optional<LeadRole> role = carries.flatMap(Fact::said);
         Flow usual = role.map(r -> switch (owner) {
                     case CAR -> r.carFlow();
                     case RADIO -> r.carFlow().opposite();
@@ -240,15 +273,60 @@ final class DeviceReader {
     }
 
     private Lead lead(Node node) {
-        node.only("name", "role", "flow", "colour", "gauge", "metres");
-        LeadRole role = role(node.at("role"));
+        node.only("name", "role", "state", "flow", "colour", "gauge", "metres", "amplifier only", "end");
+        Fact<LeadRole> role = facts.role(node.at("role"));
         return new Lead(
                 node.at("name").text(),
                 role,
+                state(node.at("state")),
                 flow(node.at("flow"), Optional.of(role)),
                 facts.colour(node.at("colour")),
                 facts.gauge(node.at("gauge")),
-                metres(node));
+                metres(node),
+                node.at("amplifier only").truth(false),
+                location(node.at("end")));
+    }
+
+    /**
+     * A cable bare at both ends: each wire is two leads, one at each end, with a wire between them.
+     *
+     * @param leads the leads of the device, to which those of the cable are added
+     */
+    private List<InnerWire> cable(Node node, List<Lead> leads) {
+        List<InnerWire> wires = new ArrayList<>();
+        if (!node.present()) return wires;
+        node.only("ends", "wires");
+        List<Location> ends = node.at("ends").list().stream()
+                .flatMap(n -> location(n).stream())
+                .toList();
+        if (ends.size() != 2 || ends.get(0).equals(ends.get(1))) {
+            node.at("ends").fault("expected the two different places where the cable ends, such as dash and boot.");
+            return wires;
+        }
+        for (Node wire : node.at("wires").list()) {
+            wire.only("role", "colour", "gauge", "metres");
+            Fact<LeadRole> role = facts.role(wire.at("role"));
+            String name = wire.at("role").text();
+            List<String> names = ends.stream().map(e -> name + " at " + e).toList();
+            for (int i = 0; i < ends.size(); i++)
+                leads.add(new Lead(
+                        names.get(i),
+                        role,
+                        LeadState.USED,
+                        Flow.SHARES,
+                        facts.colour(wire.at("colour")),
+                        facts.gauge(wire.at("gauge")),
+                        USUAL_METRES,
+                        false,
+                        Optional.of(ends.get(i))));
+            wires.add(new InnerWire(
+                    names.get(0),
+                    names.get(1),
+                    facts.gauge(wire.at("gauge")),
+                    wire.at("metres").number(0.01, 50, USUAL_CABLE_METRES),
+                    facts.truth(wire.at("wired"))));
+        }
+        return wires;
     }
 
     InnerWire wire(Node node, List<String> known) {

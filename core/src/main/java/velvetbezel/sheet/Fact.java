@@ -24,6 +24,9 @@ public sealed interface Fact<T> {
         }
     }
 
+    /** Somebody's guess, marked as one: it joins nothing that feeds, and a load only by a plug. */
+    record Guessed<T>(T value, Provenance from) implements Fact<T> {}
+
     static <T> Fact<T> missing(FieldRef field) {
         return new Missing<>(field, List.of());
     }
@@ -48,6 +51,11 @@ public sealed interface Fact<T> {
     /** The value, where it is known. */
     default Optional<T> known() {
         return this instanceof Known<T> k ? Optional.of(k.value()) : Optional.empty();
+    }
+
+    /** The value where it is known, or where somebody guesses. */
+    default Optional<T> said() {
+        return this instanceof Guessed<T> g ? Optional.of(g.value()) : known();
     }
 
     default <R> Optional<R> map(Function<T, R> use) {

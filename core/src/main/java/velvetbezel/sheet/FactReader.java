@@ -15,6 +15,8 @@ import velvetbezel.units.WireColour;
 final class FactReader {
     private static final String ORIGINS = "measured, printed, catalogue, stated, assumed";
     private static final double MOST_MILLIMETRES = 2000;
+    private static final String ROLES = LeadRole.all();
+    private static final List<String> UNKNOWN_ROLES = List.of("unknown", "carried on");
     private final String sheet;
     private final Provenance usual;
 
@@ -25,6 +27,23 @@ final class FactReader {
 
     Fact<WireColour> colour(Node node) {
         return read(node, n -> n.one(WireColour::read, WireColour.expected(), null));
+    }
+
+    /**
+     * What a lead is for: the name of a role, {@code "unknown"}, {@code {"guessed": role}}, or claims. A part's wire that
+     * only carries on what it meets is {@code "carried on"}: it has no role of its own.
+     */
+    Fact<LeadRole> role(Node node) {
+        FieldRef field = new FieldRef(sheet, node.path());
+        if (node.isText() && UNKNOWN_ROLES.contains(node.text())) return Fact.missing(field);
+        if (node.has("guessed"))
+            return new Fact.Guessed<>(
+                    node.only("guessed", "from", "by", "date")
+                            .at("guessed")
+                            .one(LeadRole::find, ROLES, LeadRole.GROUND),
+                    node.has("from") ? provenance(node) : usual);
+        if (!node.present()) return new Fact.Known<>(node.one(LeadRole::find, ROLES, LeadRole.GROUND), usual);
+        return read(node, n -> n.one(LeadRole::find, ROLES, null));
     }
 
     /** An AWG number, or a text such as "0.75 mm²". */

@@ -1,9 +1,11 @@
 package velvetbezel.sheet;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -14,20 +16,29 @@ import java.util.stream.Collectors;
  */
 public enum LeadRole {
     GROUND(Group.POWER, Flow.SHARES),
+    /** Ground of an amplifier, brought out on its own; it joins as ground. */
+    AMPLIFIER_GROUND(Group.POWER, Flow.SHARES),
     CONSTANT(Group.POWER, Flow.GIVES),
     ACCESSORY(Group.POWER, Flow.GIVES),
+    /** Live in run, dead in accessory (terminal 15 of DIN 72552, from memory). */
+    IGNITION(Group.POWER, Flow.GIVES),
     AMP_REMOTE(Group.CONTROL, Flow.TAKES),
     ANTENNA_POWER(Group.CONTROL, Flow.TAKES),
     ILLUMINATION(Group.CONTROL, Flow.GIVES),
+    SECOND_ILLUMINATION(Group.CONTROL, Flow.GIVES),
+    DIMMER_RETURN(Group.CONTROL, Flow.SHARES),
     STEERING_1(Group.CONTROL, Flow.SHARES),
     STEERING_2(Group.CONTROL, Flow.SHARES),
     STEERING_GROUND(Group.CONTROL, Flow.SHARES),
     PARKING_BRAKE(Group.CONTROL, Flow.SHARES),
+    BRAKE_LAMP(Group.CONTROL, Flow.GIVES),
     REVERSE(Group.CONTROL, Flow.GIVES),
     SPEED(Group.CONTROL, Flow.GIVES),
     MUTE(Group.CONTROL, Flow.GIVES),
     DATA_HIGH(Group.CONTROL, Flow.SHARES),
     DATA_LOW(Group.CONTROL, Flow.SHARES),
+    /** A data bus of one wire; it joins as data high. */
+    DATA(Group.CONTROL, Flow.SHARES),
     K_LINE(Group.CONTROL, Flow.SHARES),
     HAZARD(Group.CONTROL, Flow.SHARES),
     CAMERA_POWER(Group.CONTROL, Flow.TAKES),
@@ -43,6 +54,8 @@ public enum LeadRole {
     FRONT_LEFT_PLUS(Group.SPEAKER, Flow.TAKES),
     CENTRE_SPEAKER_MINUS(Group.SPEAKER, Flow.TAKES),
     CENTRE_SPEAKER_PLUS(Group.SPEAKER, Flow.TAKES),
+    CHIME_MINUS(Group.SPEAKER, Flow.TAKES),
+    CHIME_PLUS(Group.SPEAKER, Flow.TAKES),
     LINE_REAR_RIGHT_MINUS(Group.LINE, Flow.TAKES),
     LINE_REAR_RIGHT_PLUS(Group.LINE, Flow.TAKES),
     LINE_REAR_LEFT_MINUS(Group.LINE, Flow.TAKES),
@@ -51,6 +64,14 @@ public enum LeadRole {
     LINE_FRONT_RIGHT_PLUS(Group.LINE, Flow.TAKES),
     LINE_FRONT_LEFT_MINUS(Group.LINE, Flow.TAKES),
     LINE_FRONT_LEFT_PLUS(Group.LINE, Flow.TAKES),
+    LINE_RIGHT_MINUS(Group.LINE, Flow.TAKES),
+    LINE_RIGHT_PLUS(Group.LINE, Flow.TAKES),
+    LINE_LEFT_MINUS(Group.LINE, Flow.TAKES),
+    LINE_LEFT_PLUS(Group.LINE, Flow.TAKES),
+    LINE_SUBWOOFER_MINUS(Group.LINE, Flow.TAKES),
+    LINE_SUBWOOFER_PLUS(Group.LINE, Flow.TAKES),
+    /** The one return that several line-level channels share. */
+    LINE_COMMON(Group.LINE, Flow.SHARES),
     ANTENNA(Group.PLUGGED, Flow.GIVES),
     ANTENNA_SHIELD(Group.PLUGGED, Flow.SHARES),
     WIRED_REMOTE(Group.PLUGGED, Flow.SHARES),
@@ -114,6 +135,17 @@ public enum LeadRole {
         return carFlow;
     }
 
+    /** The role that a lead of this one is joined as: an amplifier's ground is ground, one data wire is data high. */
+    public LeadRole joinsAs() {
+        if (this == AMPLIFIER_GROUND) return GROUND;
+        return this == DATA ? DATA_HIGH : this;
+    }
+
+    /** Whether it carries the battery's voltage to what it feeds. */
+    public boolean feeds() {
+        return FEEDS.contains(this);
+    }
+
     /** As sheets and people write it: "front left +", "amp remote". */
     public String label() {
         return label;
@@ -128,6 +160,8 @@ public enum LeadRole {
                 .replaceAll("^k line", "K line");
     }
 
+    private static final Set<LeadRole> FEEDS =
+            EnumSet.of(CONSTANT, ACCESSORY, IGNITION, ILLUMINATION, SECOND_ILLUMINATION, REVERSE, BRAKE_LAMP);
     private static final Map<String, LeadRole> BY_LABEL = Arrays.stream(values())
             .collect(Collectors.toUnmodifiableMap(r -> r.label.toLowerCase(Locale.ROOT), r -> r));
     private static final String ALL =

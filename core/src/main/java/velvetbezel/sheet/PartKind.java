@@ -22,7 +22,11 @@ public enum PartKind {
     SATELLITE_ADAPTER("satellite adapter"),
     REAR_SCREEN_ADAPTER("rear screen adapter"),
     ACCESS_LEAD("access lead"),
-    GROUND_LOOP_ISOLATOR("ground-loop isolator");
+    GROUND_LOOP_ISOLATOR("ground-loop isolator"),
+    AMPLIFIER("amplifier"),
+    CABLE("cable"),
+    RELAY("relay"),
+    CONVERTER("converter");
 
     private final String label;
 

@@ -21,6 +21,10 @@ public record Plug(
         positions = List.copyOf(positions);
     }
 
+    public Plug withPositions(List<Position> other) {
+        return new Plug(id, family, socket, size, other, housing, access);
+    }
+
     public boolean fits(Plug other) {
         return family.equals(other.family) && socket != other.socket;
     }
@@ -28,16 +32,18 @@ public record Plug(
     /** In how many positions both carry the same. */
     public int agreement(Plug other) {
         return (int) positions.stream()
-                .filter(p -> p.role().isPresent()
-                        && other.at(p.number())
-                                .filter(q -> q.role().equals(p.role()))
-                                .isPresent())
+                .filter(p -> other.at(p.number()).filter(p::agrees).isPresent())
                 .count();
     }
 
     /** Fits, and agrees somewhere: a look-alike that agrees nowhere is not pushed in. */
     public boolean mates(Plug other) {
         return fits(other) && agreement(other) > 0;
+    }
+
+    /** Whether some wire of it only carries on what it meets, and so has no role of its own. */
+    public boolean carriesOn() {
+        return positions.stream().anyMatch(Position::carriesOn);
     }
 
     public Optional<Position> at(String number) {

@@ -9,7 +9,9 @@ import velvetbezel.units.WireColour;
  *
  * @param number as printed on the plug: "A4" is position 4 of plug A
  * @param name   what the device's rules call it; empty when they do not
- * @param role   empty for a position without a wire
+ * @param carries what its wire is for; empty for a position without a wire. In a part, missing for a wire that only
+ *     carries on what it meets
+ * @param state  spare or unused wires are capped and never joined
  * @param bare   the wire ends as a bare lead, to be joined
  * @param metres length of that wire
  * @param wired  whether the wire is there at all; a car of this trim may lack it
@@ -18,7 +20,8 @@ import velvetbezel.units.WireColour;
 public record Position(
         String number,
         String name,
-        Optional<LeadRole> role,
+        Optional<Fact<LeadRole>> carries,
+        LeadState state,
         Flow flow,
         Fact<WireColour> colour,
         Fact<Gauge> gauge,
@@ -26,7 +29,28 @@ public record Position(
         boolean bare,
         Fact<Boolean> wired,
         Optional<String> to) {
+    /** What its wire is for, where that is known. */
+    public Optional<LeadRole> role() {
+        return carries.flatMap(Fact::known);
+    }
+
+    /** Whether the wire has no role of its own: in a part, one that carries on what it meets. */
+    public boolean carriesOn() {
+        return carries.filter(Fact.Missing.class::isInstance).isPresent();
+    }
+
+    /** Whether two positions pushed together may carry the same. */
+    public boolean agrees(Position other) {
+        if (empty() || other.empty()) return false;
+        return carriesOn() || other.carriesOn() || role().isPresent() && role().equals(other.role());
+    }
+
+    /** The same position with another role. */
+    public Position carrying(Fact<LeadRole> role) {
+        return new Position(number, name, Optional.of(role), state, flow, colour, gauge, metres, bare, wired, to);
+    }
+
     public boolean empty() {
-        return role.isEmpty();
+        return carries.isEmpty();
     }
 }

@@ -16,20 +16,70 @@ public final class RuleWords {
     }
 
     public static String guard(Guard guard) {
-        if (guard instanceof Guard.All all) return joined(all.guards(), " and ");
-        if (guard instanceof Guard.Any any) return "(" + joined(any.guards(), " or ") + ")";
-        if (guard instanceof Guard.Not not) return "not " + guard(not.guard());
-        if (guard instanceof Guard.Met met) return met.condition();
-        if (guard instanceof Guard.Volts v) return volts(v);
-        if (guard instanceof Guard.Amps a) return "%s carries at least %s A".formatted(a.terminal(), number(a.min()));
-        if (guard instanceof Guard.State s)
-            return "%s %s".formatted(s.field().label(), String.join(" or ", s.values()));
-        if (guard instanceof Guard.Hears h) return "%s hears %s".formatted(h.port(), h.signal());
-        if (guard instanceof Guard.Setting s) return "%s = %s".formatted(s.name(), s.is());
-        if (guard instanceof Guard.Mode m) return "%s is %s".formatted(m.name(), m.is());
-        if (guard instanceof Guard.Placed p) return p.name() + " is right";
-        return "something that is not known";
+        return guard.accept(GUARD);
     }
+
+    private static final Guard.Visitor<String> GUARD = new Guard.Visitor<>() {
+        @Override
+        public String volts(Guard.Volts guard) {
+            return RuleWords.volts(guard);
+        }
+
+        @Override
+        public String amps(Guard.Amps guard) {
+            return "%s carries at least %s A".formatted(guard.terminal(), number(guard.min()));
+        }
+
+        @Override
+        public String state(Guard.State guard) {
+            return "%s %s".formatted(guard.field().label(), String.join(" or ", guard.values()));
+        }
+
+        @Override
+        public String hears(Guard.Hears guard) {
+            return "%s hears %s".formatted(guard.port(), guard.signal());
+        }
+
+        @Override
+        public String setting(Guard.Setting guard) {
+            return "%s = %s".formatted(guard.name(), guard.is());
+        }
+
+        @Override
+        public String mode(Guard.Mode guard) {
+            return "%s is %s".formatted(guard.name(), guard.is());
+        }
+
+        @Override
+        public String placed(Guard.Placed guard) {
+            return guard.name() + " is right";
+        }
+
+        @Override
+        public String met(Guard.Met guard) {
+            return guard.condition();
+        }
+
+        @Override
+        public String all(Guard.All guard) {
+            return joined(guard.guards(), " and ");
+        }
+
+        @Override
+        public String any(Guard.Any guard) {
+            return "(" + joined(guard.guards(), " or ") + ")";
+        }
+
+        @Override
+        public String not(Guard.Not guard) {
+            return "not " + RuleWords.guard(guard.guard());
+        }
+
+        @Override
+        public String open(Guard.Open guard) {
+            return "something that is not known";
+        }
+    };
 
     private static String joined(List<Guard> guards, String by) {
         return guards.stream().map(RuleWords::guard).collect(Collectors.joining(by));
@@ -56,24 +106,53 @@ public final class RuleWords {
     }
 
     public static String effect(Effect effect) {
-        if (effect instanceof Effect.Show s) return "shows " + s.what();
-        if (effect instanceof Effect.Emit e) return "sends %s at %s".formatted(e.signal(), e.port());
-        if (effect instanceof Effect.Carry c) return "passes %s on to %s%s".formatted(c.in(), c.out(), level(c.gain()));
-        if (effect instanceof Effect.Connect c) return "joins %s and %s".formatted(c.a(), c.b());
-        if (effect instanceof Effect.Draw d)
-            return "loads %s against %s with %s Ω%s"
-                    .formatted(
-                            d.a(),
-                            d.b(),
-                            number(d.ohms()),
-                            d.ohms() instanceof Quantity.Fixed f
-                                    ? " (%s A at 12 V)".formatted(number(Quantity.of(12 / f.value())))
-                                    : "");
-        if (effect instanceof Effect.Drive d) return "drives %s to %s V".formatted(d.plus(), number(d.volts()));
-        if (effect instanceof Effect.Diode d) return "lets current from %s to %s".formatted(d.anode(), d.cathode());
-        Effect.Enter e = (Effect.Enter) effect;
-        return "enters %s = %s".formatted(e.mode(), e.value());
+        return effect.accept(EFFECT);
     }
+
+    private static final Effect.Visitor<String> EFFECT = new Effect.Visitor<>() {
+        @Override
+        public String drive(Effect.Drive effect) {
+            return "drives %s to %s V".formatted(effect.plus(), number(effect.volts()));
+        }
+
+        @Override
+        public String connect(Effect.Connect effect) {
+            return "joins %s and %s".formatted(effect.a(), effect.b());
+        }
+
+        @Override
+        public String draw(Effect.Draw effect) {
+            String amps = effect.ohms() instanceof Quantity.Fixed f
+                    ? " (%s A at 12 V)".formatted(number(Quantity.of(12 / f.value())))
+                    : "";
+            return "loads %s against %s with %s Ω%s".formatted(effect.a(), effect.b(), number(effect.ohms()), amps);
+        }
+
+        @Override
+        public String diode(Effect.Diode effect) {
+            return "lets current from %s to %s".formatted(effect.anode(), effect.cathode());
+        }
+
+        @Override
+        public String emit(Effect.Emit effect) {
+            return "sends %s at %s".formatted(effect.signal(), effect.port());
+        }
+
+        @Override
+        public String carry(Effect.Carry effect) {
+            return "passes %s on to %s%s".formatted(effect.in(), effect.out(), level(effect.gain()));
+        }
+
+        @Override
+        public String show(Effect.Show effect) {
+            return "shows " + effect.what();
+        }
+
+        @Override
+        public String enter(Effect.Enter effect) {
+            return "enters %s = %s".formatted(effect.mode(), effect.value());
+        }
+    };
 
     private static String level(Decibels gain) {
         return gain.value() == 0 ? "" : " at %+.0f dB".formatted(gain.value());

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Reads one sheet from a tree of maps, lists, texts, numbers and booleans (what any JSON parser gives).
@@ -44,6 +45,18 @@ public final class SheetReader {
                 id,
                 node.at("name").text(),
                 FactReader.provenance(node.at("source").only("from", "by", "date")));
+    }
+
+    /**
+     * A change of the vehicle's state, as scenarios and check lists write it.
+     *
+     * @throws InvalidInput with every fault
+     */
+    public static Step step(Object tree) {
+        List<Fault> faults = new ArrayList<>();
+        Step step = StepReader.step(Node.root(tree, faults));
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        return step;
     }
 
     private Sheet sheet(Node node) {
@@ -165,6 +178,7 @@ public final class SheetReader {
         Device car = new Device(
                 "car",
                 "car",
+                Set.of(),
                 reader.plugs(node.at("plugs")),
                 List.of(),
                 List.of(),

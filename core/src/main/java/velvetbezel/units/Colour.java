@@ -9,18 +9,27 @@ import java.util.Optional;
 public enum Colour {
     BLACK("BK", "BLK", "SCHWARZ"),
     BROWN("BN", "BRN", "BR"),
+    TAN("TN"),
+    BEIGE("BE", "BG"),
     RED("RD", "R"),
     ORANGE("OG", "ORG", "OR", "ORN"),
     YELLOW("YE", "YEL", "Y"),
     GREEN("GN", "GRN"),
+    DARK_GREEN("DG", "DKGN"),
     BLUE("BU", "BLU"),
+    DARK_BLUE("DB", "DKBU"),
     VIOLET("VT", "VIO", "PURPLE", "PUR", "LILAC"),
     GREY("GY", "GRAY", "GRY"),
     WHITE("WH", "WHT", "W"),
     PINK("PK", "PNK"),
     TURQUOISE("TQ", "TURQ"),
     LIGHT_GREEN("LG", "LTGN"),
-    LIGHT_BLUE("LB", "LTBU");
+    LIGHT_BLUE("LB", "LTBU"),
+    GOLD("GD"),
+    SILVER("SR"),
+    CLEAR("CL", "TRANSPARENT"),
+    /** No insulation: a shield or drain wire. Never the same as black. */
+    BARE("BA", "UNINSULATED");
 
     private final String code;
     private final List<String> alsoWritten;
@@ -30,7 +39,7 @@ public enum Colour {
         this.alsoWritten = List.of(alsoWritten);
     }
 
-    /** IEC 60757 code; the two light shades, which that standard lacks, carry codes of ours. */
+    /** IEC 60757 code; shades that the standard lacks carry codes of ours. */
     public String code() {
         return code;
     }

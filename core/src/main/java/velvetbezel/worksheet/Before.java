@@ -36,7 +36,9 @@ public record Before(String text, List<Integer> joints) {
             if (joints.isEmpty()) continue;
             for (Access a : access(installation, e.getKey()))
                 steps.add(new Before(
-                        "Plug %s in %s and route it %s.".formatted(e.getValue().name(), a.place(), a.route()), joints));
+                        "Plug %s in %s and route it %s."
+                                .formatted(e.getValue().name(), a.place().words(), a.route()),
+                        joints));
             if (e.getValue().kind() == PartKind.CAMERA)
                 steps.add(new Before(
                         "Pass the leads of %s into the car through a grommet, never a bare hole."

@@ -3,10 +3,22 @@ package velvetbezel.worksheet;
 /** Why going by colour alone would go wrong or leave something out: one reason a joint is an exception. */
 public record Deviation(Kind kind, String text) {
     public enum Kind {
-        COLOURS_DIFFER,
-        OTHER_FUNCTION,
-        THREE_OR_MORE,
-        NOT_AT_CAR_PLUG,
-        COLOUR_UNKNOWN
+        COLOURS_DIFFER("colours differ"),
+        OTHER_FUNCTION("same colour, other function"),
+        COLOUR_UNKNOWN("colour not known"),
+        THREE_OR_MORE("three or more leads"),
+        AWAY("away from the radio's plug"),
+        LOOK_ALIKE("look-alike left out"),
+        GUESS("guess");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
     }
 }

@@ -14,7 +14,7 @@ import velvetbezel.units.WireColour;
  *
  * @param owner       whose side it comes from; an adapter's tail that ends in the car's plug is the car's
  * @param place       position at the car's plug, or the name of the lead
- * @param labelled    what its own sheet calls it
+ * @param carries     what its own sheet calls it
  * @param carColour   colour of the car's wire behind it
  */
 public record LeadEnd(
@@ -22,11 +22,16 @@ public record LeadEnd(
         Instance.Owner owner,
         String device,
         String place,
-        Optional<LeadRole> labelled,
+        Optional<Fact<LeadRole>> carries,
         Fact<WireColour> colour,
         Fact<Gauge> gauge,
         Optional<Fact<WireColour>> carColour,
         Optional<TerminalId> carPosition) {
+    /** What its own sheet calls it, where that is known. */
+    public Optional<LeadRole> labelled() {
+        return carries.flatMap(Fact::known);
+    }
+
     /** Whose it is, for sentences. */
     public String deviceWords() {
         return id.instance().equals(Builder.CAR) ? "the car" : device;

@@ -73,8 +73,11 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
         return new End(instance, i.device().name(), i.device().plug(plug).orElseThrow());
     }
 
+    /** Like plugs go into each other's place, or what the two are called agrees nowhere. */
     private static boolean crossed(Installation installation, End a, End b) {
-        return !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug);
+        boolean swapped =
+                !a.plug.id().equals(b.plug.id()) && has(installation, b, a.plug) && has(installation, a, b.plug);
+        return swapped || a.plug.agreement(b.plug) == 0;
     }
 
     private static boolean has(Installation installation, End end, Plug like) {

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -367,6 +368,7 @@ class KeptAndLostTest {
                 sound.ask(),
                 sound.expected(),
                 sound.wish(),
+                Optional.empty(),
                 List.of(new Function.Scene(tuner, scene.expects())));
         assertTrue(Outcomes.fulfilled(build(QUERN), new Catalogue("chosen", List.of(sound)))
                 .contains(sound.id()));

@@ -81,7 +81,7 @@ class SheetReaderTest {
         assertTrue(
                 faults.get(0)
                         .startsWith(
-                                "plugs[A].positions[position 6].role: \"mood light\" is not known; allowed: ground, constant, accessory, amp remote"),
+                                "plugs[A].positions[position 6].role: \"mood light\" is not known; allowed: ground, amplifier ground, constant, accessory, ignition"),
                 faults::toString);
     }
 
@@ -117,7 +117,7 @@ class SheetReaderTest {
     void misspeltFieldIsNotLostSilently() {
         assertEquals(
                 List.of(
-                        "device.leads[acc].color: is no field here; the fields are name, role, flow, colour, gauge, metres."),
+                        "device.leads[acc].color: is no field here; the fields are name, role, state, flow, colour, gauge, metres, amplifier only, end."),
                 faults(
                         "ondel-47",
                         "\"name\": \"acc\", \"role\": \"accessory\", \"colour\"",

@@ -62,7 +62,7 @@ class PlugUpsTest {
                 List.of("at the factory amplifier under the left front seat"),
                 bypass.together().stream()
                         .flatMap(p -> p.access().stream())
-                        .map(a -> a.place())
+                        .map(a -> a.place().words())
                         .toList());
     }
 }

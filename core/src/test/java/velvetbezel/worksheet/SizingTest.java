@@ -41,7 +41,7 @@ class SizingTest {
                 owner,
                 "device " + n,
                 "lead",
-                Optional.of(LeadRole.ILLUMINATION),
+                Optional.of(new Fact.Known<>(LeadRole.ILLUMINATION, PRINTED)),
                 new Fact.Known<>(WireColour.of(Colour.ORANGE), PRINTED),
                 gauge,
                 Optional.empty(),

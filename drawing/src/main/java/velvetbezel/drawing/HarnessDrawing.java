@@ -189,7 +189,7 @@ public record HarnessDrawing(
                     state,
                     row.exception(),
                     row.id().text(),
-                    "Joint %d, %s".formatted(row.number(), row.role().label())));
+                    "Joint %d, %s".formatted(row.number(), row.id().name())));
         }
 
         private Optional<Double> pin(LeadEnd lead) {

@@ -105,7 +105,7 @@ public record BenchView(
                 .findFirst();
         if (here.filter(j -> joins(j, first.get(), second.get())).isPresent()) {
             String like = other.map(j -> " The same colours meet in joint %d, %s, too: go by position."
-                            .formatted(j.number(), j.role().label()))
+                            .formatted(j.number(), j.id().name()))
                     .orElse("");
             return new Answer(Question.Mark.SETTLED, "They belong together: this joint." + like);
         }
@@ -139,7 +139,7 @@ public record BenchView(
         List<String> joints = open.joints().stream()
                 .filter(j -> j.leads().stream()
                         .anyMatch(l -> l.colour().known().filter(colour::equals).isPresent()))
-                .map(j -> "%d, %s".formatted(j.number(), j.role().label()))
+                .map(j -> "%d, %s".formatted(j.number(), j.id().name()))
                 .toList();
         return joints.isEmpty()
                 ? "%s is in no joint: it is capped, or of another harness.".formatted(Words.sentence(colour.words()))

@@ -63,7 +63,7 @@ public record JointView(
                 .toList();
         return new JointView(
                 Frame.of(open, Station.WIRE, trouble),
-                "Joint %d: %s".formatted(row.number(), row.role().label()),
+                "Joint %d: %s".formatted(row.number(), row.id().name()),
                 WireView.row(open, row, sizing, "", open.measured()),
                 kinds,
                 Fields.kind(row.id()),
@@ -78,7 +78,7 @@ public record JointView(
 
     static Optional<JointRow> find(OpenJob open, String joint) {
         return open.joints().stream()
-                .filter(j -> j.role().label().equals(joint))
+                .filter(j -> j.id().name().equals(joint))
                 .findFirst();
     }
 

@@ -62,7 +62,7 @@ public record PaperView(
         List<Label> labels = new ArrayList<>();
         design.worksheet().joints().forEach(j -> j.leads()
                 .forEach(l -> labels.add(
-                        new Label(j.number(), j.role().label(), l.colourWords(), l.deviceWords(), others(j, l)))));
+                        new Label(j.number(), j.id().name(), l.colourWords(), l.deviceWords(), others(j, l)))));
         return new PaperView(
                 size.css,
                 open.job().number(),

@@ -242,7 +242,7 @@ public record WireView(
                 joint.number(),
                 Fields.joint(joint.id()),
                 Ids.of(Fields.joint(joint.id())),
-                joint.role().label(),
+                joint.id().name(),
                 lead(from),
                 position,
                 carColour(from),
@@ -258,7 +258,7 @@ public record WireView(
                 Fields.readBack(joint.id()),
                 open.value(Fields.readBack(joint.id())),
                 MakingWords.of(joint, sizing.of(joint)),
-                JointView.here(open, joint.role().label()),
+                JointView.here(open, joint.id().name()),
                 open.value(Fields.jointNote(joint.id())));
     }
 
@@ -341,7 +341,7 @@ public record WireView(
                                                 p.first().plug().id(),
                                                 p.second().plug().id()));
                     if (p.insert()) notes.add("Move the insert with care: no sharp bend, no dirt on its ends.");
-                    p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place()), a.route())));
+                    p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place().words()), a.route())));
                     return new Mating(
                             p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
                 })

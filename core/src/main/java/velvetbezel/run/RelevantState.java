@@ -14,17 +14,17 @@ import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
 
 /** What the rules of an installation ask of a vehicle's state. The rest makes no difference to a run. */
-final class Asked {
+final class RelevantState {
     private final Set<StateField> fields = EnumSet.noneOf(StateField.class);
     private final Set<String> buttons = new HashSet<>();
     private final Set<String> settings = new HashSet<>();
     /** Whether a number is missing. */
     private boolean open;
 
-    private Asked() {}
+    private RelevantState() {}
 
-    static Asked by(Iterable<Plan.Unit> units) {
-        Asked asked = new Asked();
+    static RelevantState by(Iterable<Plan.Unit> units) {
+        RelevantState asked = new RelevantState();
         for (Plan.Unit unit : units) {
             for (Choice c : unit.device().settings()) asked.settings.add(unit.id() + "." + c.name());
             asked.settings.add(unit.id() + Run.WORKING);
@@ -38,28 +38,16 @@ final class Asked {
     }
 
     private void guard(Guard guard) {
-        if (guard instanceof Guard.State s) {
+        guard.parts().forEach(g -> {
+            g.numbers().forEach(this::number);
+            if (!(g instanceof Guard.State s)) return;
             fields.add(s.field());
             if (s.field() == StateField.BUTTONS) buttons.addAll(s.values());
-        }
-        if (guard instanceof Guard.All all) all.guards().forEach(this::guard);
-        if (guard instanceof Guard.Any any) any.guards().forEach(this::guard);
-        if (guard instanceof Guard.Not not) guard(not.guard());
-        if (guard instanceof Guard.Volts v) {
-            v.min().ifPresent(this::number);
-            v.max().ifPresent(this::number);
-            v.hold().ifPresent(this::number);
-        }
-        if (guard instanceof Guard.Amps a) number(a.min());
+        });
     }
 
     private void effect(Effect effect) {
-        if (effect instanceof Effect.Drive d) number(d.volts());
-        if (effect instanceof Effect.Drive d) number(d.ohms());
-        if (effect instanceof Effect.Connect c) number(c.ohms());
-        if (effect instanceof Effect.Draw d) number(d.ohms());
-        if (effect instanceof Effect.Diode d) number(d.forwardVolts());
-        if (effect instanceof Effect.Diode d) number(d.onOhms());
+        effect.numbers().forEach(this::number);
     }
 
     boolean open() {

@@ -1,0 +1,135 @@
+package velvetbezel.harness;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import velvetbezel.sheet.Device;
+import velvetbezel.sheet.Effect;
+import velvetbezel.sheet.Guard;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Medium;
+import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.Port;
+import velvetbezel.sheet.Position;
+
+/** Why a lead that found no partner has none: the first reason that is true of the installation. */
+final class NoPartner {
+    /** What a data bus says of each role, by the names that sheets give the messages. */
+    private static final Map<LeadRole, String> TOLD = Map.of(
+            LeadRole.ACCESSORY, "key.accessory",
+            LeadRole.ILLUMINATION, "lamps.on",
+            LeadRole.REVERSE, "gear.reverse",
+            LeadRole.SPEED, "speed",
+            LeadRole.PARKING_BRAKE, "brake.parking");
+
+    private static final List<LeadRole> SWITCHED =
+            List.of(LeadRole.AMP_REMOTE, LeadRole.ANTENNA_POWER, LeadRole.CAMERA_POWER);
+    private final Draft draft;
+    private final List<End> all;
+    private final Bypass bypass;
+
+    NoPartner(Draft draft, List<End> all, Bypass bypass) {
+        this.draft = draft;
+        this.all = all;
+        this.bypass = bypass;
+    }
+
+    CapReason of(End e) {
+        LeadRole role = e.role();
+        if (e.owner() != Instance.Owner.RADIO) return notTheRadios(e, role);
+        Optional<TerminalId> port = toldByData(role);
+        if (port.isPresent()) return new CapReason.DrivenBy(port.get(), true);
+        Optional<PositionId> wire = notBroughtOut(role);
+        if (wire.isPresent()) return new CapReason.NotBroughtOut(role, wire.get());
+        if (role.group() == LeadRole.Group.SPEAKER && amplified()) return new CapReason.AmplifierDrives();
+        return none(role);
+    }
+
+    private CapReason notTheRadios(End e, LeadRole role) {
+        boolean radioHas = all.stream().anyMatch(o -> o.role() == role && o.owner() == Instance.Owner.RADIO);
+        return radioHas || role == LeadRole.GROUND ? none(role) : new CapReason.RadioHasNone(role);
+    }
+
+    private CapReason none(LeadRole role) {
+        return SWITCHED.contains(role)
+                ? new CapReason.NothingSwitched(role, role == LeadRole.ANTENNA_POWER && antennaIsPassive())
+                : new CapReason.CarHasNone(role);
+    }
+
+    /** A wire of the car for this role at a plug that no lead of the kit leads to. */
+    private Optional<PositionId> notBroughtOut(LeadRole role) {
+        for (Plug plug : draft.instance(Builder.CAR).device().plugs()) {
+            if (plug.access().isPresent()) continue;
+            for (Position p : plug.positions()) {
+                boolean there = p.role().filter(r -> r.joinsAs() == role).isPresent()
+                        && p.wired().known().orElse(true);
+                if (there) return Optional.of(new PositionId(new PlugRef(Builder.CAR, plug.id()), p.number()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean amplified() {
+        return draft.vehicle().filter(v -> v.amplified()).isPresent() && !bypass.any();
+    }
+
+    /** The data port through which a part of the kit tells the radio what this lead would. */
+    private Optional<TerminalId> toldByData(LeadRole role) {
+        String signal = TOLD.get(role);
+        if (signal == null) return Optional.empty();
+        for (Instance radio : draft.instances) {
+            if (radio.owner() != Instance.Owner.RADIO) continue;
+            for (Port port : radio.device().ports())
+                if (port.medium() == Medium.DATA && hears(radio.device(), port, signal)) {
+                    Optional<TerminalId> teller =
+                            teller(radio.terminal(port.plus().orElseThrow()), signal);
+                    if (teller.isPresent()) return teller;
+                }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean hears(Device radio, Port port, String signal) {
+        return radio.rules().stream()
+                .flatMap(r -> r.when().parts())
+                .anyMatch(g -> g instanceof Guard.Hears h
+                        && h.port().equals(port.id())
+                        && h.signal().equals(signal));
+    }
+
+    private Optional<TerminalId> teller(TerminalId socket, String signal) {
+        Components nets = new Components(draft.conductors);
+        List<TerminalId> net = nets.with(socket);
+        for (Instance part : draft.instances) {
+            if (part.owner() != Instance.Owner.PART) continue;
+            for (Port port : part.device().ports()) {
+                if (port.medium() != Medium.DATA || port.plus().isEmpty()) continue;
+                TerminalId plus = part.terminal(port.plus().get());
+                if (net.contains(plus) && tells(part.device(), port, signal)) return Optional.of(plus);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean tells(Device part, Port port, String signal) {
+        return part.rules().stream()
+                .flatMap(r -> r.then().stream())
+                .anyMatch(e -> e instanceof Effect.Emit m
+                                && m.port().equals(port.id())
+                                && m.signal().equals(signal)
+                        || e instanceof Effect.Carry c && c.out().equals(port.id()));
+    }
+
+    /** The car's antenna passes its signal on without being fed: no rule of it asks for a voltage or draws current. */
+    private boolean antennaIsPassive() {
+        return draft.instances.stream()
+                .filter(i -> i.owner() == Instance.Owner.CAR)
+                .filter(i ->
+                        i.device().ports().stream().anyMatch(p -> p.medium() == Medium.RF && p.dir() == Port.Dir.OUT))
+                .findFirst()
+                .filter(i -> i.device().rules().stream()
+                        .noneMatch(r -> r.when().parts().anyMatch(g -> g instanceof Guard.Volts)
+                                || r.then().stream().anyMatch(Effect.Draw.class::isInstance)))
+                .isPresent();
+    }
+}
