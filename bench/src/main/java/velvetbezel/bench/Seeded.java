@@ -127,6 +127,7 @@ public final class Seeded {
         return new Device(
                 d.id(),
                 d.name(),
+                d.is(),
                 d.plugs(),
                 d.leads(),
                 d.terminals(),

@@ -21,6 +21,11 @@ public record Lead(
         double metres,
         boolean amplifierOnly,
         Optional<Location> end) {
+    /** What it is for, as a line says it: "spare accessory", "illumination?", "unknown". */
+    public String roleWords() {
+        return state.before(LeadRole.words(carries));
+    }
+
     /** What it is for, where that is known. */
     public Optional<LeadRole> role() {
         return carries.known();

@@ -146,6 +146,13 @@ public enum LeadRole {
         return FEEDS.contains(this);
     }
 
+    /** A fact about a role as a line says it: "illumination", "illumination?" for a guess, "unknown". */
+    public static String words(Fact<LeadRole> fact) {
+        return fact.said()
+                .map(r -> fact instanceof Fact.Guessed ? r.label() + "?" : r.label())
+                .orElse("unknown");
+    }
+
     /** As sheets and people write it: "front left +", "amp remote". */
     public String label() {
         return label;

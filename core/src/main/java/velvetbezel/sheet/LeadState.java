@@ -16,6 +16,11 @@ public enum LeadState {
         return name().toLowerCase(Locale.ROOT);
     }
 
+    /** "spare accessory"; nothing is said of a lead that is used. */
+    String before(String role) {
+        return this == USED ? role : word() + " " + role;
+    }
+
     static Optional<LeadState> find(String word) {
         return Arrays.stream(values()).filter(s -> s.word().equals(word)).findFirst();
     }

@@ -50,6 +50,11 @@ public record Position(
         return new Position(number, name, Optional.of(role), state, flow, colour, gauge, metres, bare, wired, to);
     }
 
+    /** What its wire is for, as a line says it: "spare accessory", "illumination?", "unknown", "empty". */
+    public String roleWords() {
+        return carries.map(c -> state.before(LeadRole.words(c))).orElse("empty");
+    }
+
     public boolean empty() {
         return carries.isEmpty();
     }

@@ -66,7 +66,7 @@ public record PlugDrawing(double width, double height, List<Cell> cells) {
                     "empty",
                     "empty",
                     "Position %s, empty".formatted(p.number()));
-        String role = p.role().orElseThrow().label();
+        String role = p.roleWords();
         Shapes.Wire wire = Shapes.Wire.of(
                 Shapes.path("M%.0f %.0fH%.0f", x + 34, y + 17, x + CELL_WIDTH - 10),
                 p.colour(),

@@ -5,7 +5,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.Lead;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
@@ -100,7 +99,7 @@ public record Listing(
 
     private static List<String> carries(Device d) {
         return Stream.concat(
-                        d.leads().stream().map(Lead::role),
+                        d.leads().stream().flatMap(l -> l.role().stream()),
                         d.plugs().stream()
                                 .flatMap(p -> p.positions().stream())
                                 .map(Position::role)

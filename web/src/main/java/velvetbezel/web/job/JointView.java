@@ -77,9 +77,7 @@ public record JointView(
     }
 
     static Optional<JointRow> find(OpenJob open, String joint) {
-        return open.joints().stream()
-                .filter(j -> j.id().name().equals(joint))
-                .findFirst();
+        return open.joints().stream().filter(j -> j.id().name().equals(joint)).findFirst();
     }
 
     static String here(OpenJob open, String joint) {

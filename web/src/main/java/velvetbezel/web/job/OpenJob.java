@@ -163,10 +163,11 @@ record OpenJob(
         Set<TerminalId> folded = new HashSet<>();
         job.fields().forEach((field, value) -> {
             if (field.startsWith(Fields.KINDS))
-                JointKind.find(value).ifPresent(k -> JointId.read(field.substring(Fields.KINDS.length())).ifPresent(j -> kinds.put(j, k)));
+                JointKind.find(value).ifPresent(k -> JointId.read(field.substring(Fields.KINDS.length()))
+                        .ifPresent(j -> kinds.put(j, k)));
             if (field.startsWith(Fields.EXTENDS))
-                Extension.read(value)
-                        .ifPresent(e -> JointId.read(field.substring(Fields.EXTENDS.length())).ifPresent(j -> extended.put(j, e)));
+                Extension.read(value).ifPresent(e -> JointId.read(field.substring(Fields.EXTENDS.length()))
+                        .ifPresent(j -> extended.put(j, e)));
             if (field.startsWith(Fields.FOLDS)) folded.add(Fields.terminal(field.substring(Fields.FOLDS.length())));
         });
         return new Ways(job.field(Fields.SCHOOL).flatMap(JointKind::find), kinds, folded, extended);

@@ -341,7 +341,9 @@ public record WireView(
                                                 p.first().plug().id(),
                                                 p.second().plug().id()));
                     if (p.insert()) notes.add("Move the insert with care: no sharp bend, no dirt on its ends.");
-                    p.access().ifPresent(a -> notes.add("%s; %s.".formatted(Words.sentence(a.place().words()), a.route())));
+                    p.access()
+                            .ifPresent(a -> notes.add(
+                                    "%s; %s.".formatted(Words.sentence(a.place().words()), a.route())));
                     return new Mating(
                             p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
                 })

@@ -63,7 +63,7 @@ public record DeviceView(
                                 "%s: %s, %s"
                                         .formatted(
                                                 l.name(),
-                                                l.role().label(),
+                                                l.roleWords(),
                                                 l.flow().word())))
                         .toList(),
                 d.plugs().stream().map(p -> new Piece("plugs", p.id(), plug(p))).toList(),
@@ -107,8 +107,7 @@ public record DeviceView(
                         p.socket() ? "socket" : "plug",
                         p.positions().stream()
                                 .filter(q -> !q.empty())
-                                .map(q -> q.number() + " "
-                                        + q.role().orElseThrow().label())
+                                .map(q -> q.number() + " " + q.roleWords())
                                 .collect(Collectors.joining(", ")));
     }
 

@@ -91,7 +91,7 @@ public record EditView(
                 "Position %s".formatted(plug.length() == 1 ? plug + p.number() : p.number()),
                 sheet instanceof Sheet.Vehicle,
                 p.empty(),
-                p.role().map(LeadRole::label).orElse(""),
+                p.carries().map(LeadRole::words).orElse(""),
                 p.to().orElse(""),
                 Editing.shown(at(said, "colour")),
                 Editing.shown(at(said, "gauge")),

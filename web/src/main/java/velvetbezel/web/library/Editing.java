@@ -75,8 +75,12 @@ class Editing {
                         Optional.of(claims(before, "colour").get(typed.keep.get())));
             if (typed.empty) return replaced(tree, path, Map.of("position", number(typed.position), "empty", true));
             Object changed = isEmpty(before)
-                    ? replaced(tree, path, Map.of("position", number(typed.position), "role", typed.role))
-                    : SheetTree.put(tree, path + ".role", Optional.of(typed.role));
+                    ? replaced(tree, path, Map.of("position", number(typed.position), "role", role(typed.role)))
+                    : SheetTree.get(tree, path + ".role")
+                                    .filter(r -> roleShown(r).equals(typed.role))
+                                    .isPresent()
+                            ? tree
+                            : SheetTree.put(tree, path + ".role", Optional.of(role(typed.role)));
             if (sheet instanceof Sheet.Vehicle)
                 changed = SheetTree.put(
                         changed, path + ".to", Optional.of(typed.to).filter(t -> !t.isBlank()));
@@ -89,6 +93,19 @@ class Editing {
             return fact(
                     changed, path + ".gauge", typed.gauge, typed, sheet.header().from());
         });
+    }
+
+    /** A role as typed: "illumination?" is a guess, "unknown" is a role that nobody knows. */
+    private static Object role(String typed) {
+        String text = typed.strip();
+        return text.endsWith("?")
+                ? Map.of("guessed", text.substring(0, text.length() - 1).strip())
+                : text;
+    }
+
+    private static String roleShown(Object role) {
+        if (role instanceof Map<?, ?> map && map.containsKey("guessed")) return map.get("guessed") + "?";
+        return shown(role);
     }
 
     private static Object number(String position) {

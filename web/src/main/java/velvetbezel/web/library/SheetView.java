@@ -16,6 +16,7 @@ import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Geometry;
 import velvetbezel.sheet.Lead;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Mate;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
@@ -203,7 +204,13 @@ public record SheetView(
                                         plug.size(),
                                         plug.socket() ? "socket" : "plug")
                         + plug.access()
-                                .map(a -> "; %s, %d min: %s".formatted(a.place(), a.minutes(), a.route()))
+                                .map(a -> "; %s, %d min: %s%s%s"
+                                        .formatted(
+                                                a.place(),
+                                                a.minutes(),
+                                                a.route(),
+                                                a.mate() == Mate.STAYS_MATED ? "; tapped, the plug stays mated" : "",
+                                                a.optional() ? "; only where wanted" : ""))
                                 .orElse(""),
                 plug.positions().stream().map(p -> wire(sheet, p)).toList());
     }
@@ -211,20 +218,34 @@ public record SheetView(
     private static Wire wire(Sheet sheet, Position p) {
         if (p.empty()) return new Wire(p.number(), "empty", null, "", "", "", "");
         String goes = p.to().orElse(p.bare() ? "bare lead" : "");
-        return wire(sheet, p.number(), p.role().orElseThrow(), p.colour(), p.gauge(), goes);
+        return wire(sheet, p.number(), p.roleWords(), p.role(), p.colour(), p.gauge(), goes);
     }
 
     private static Wire wire(Sheet sheet, Lead l) {
-        return wire(sheet, l.name(), l.role(), l.colour(), l.gauge(), l.flow().word());
+        return wire(
+                sheet,
+                l.name(),
+                l.roleWords(),
+                l.role(),
+                l.colour(),
+                l.gauge(),
+                l.flow().word());
     }
 
     private static Wire wire(
-            Sheet sheet, String place, LeadRole role, Fact<WireColour> colour, Fact<Gauge> gauge, String goes) {
-        boolean drawn = role.group() != LeadRole.Group.PLUGGED && role.group() != LeadRole.Group.LINE
-                || colour.known().isPresent();
+            Sheet sheet,
+            String place,
+            String words,
+            Optional<LeadRole> role,
+            Fact<WireColour> colour,
+            Fact<Gauge> gauge,
+            String goes) {
+        boolean loose = role.filter(r -> r.group() == LeadRole.Group.PLUGGED || r.group() == LeadRole.Group.LINE)
+                .isEmpty();
+        boolean drawn = loose || colour.known().isPresent();
         return new Wire(
                 place,
-                role.label(),
+                words,
                 drawn ? Shapes.Wire.of("M1 6H33", colour, place, words(colour)) : null,
                 drawn ? words(colour) : "",
                 gauge instanceof Fact.Known<Gauge> g
