@@ -1,6 +1,7 @@
 package velvetbezel.harness;
 
 import java.util.Optional;
+import java.util.function.Function;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.Quantity;
@@ -12,11 +13,19 @@ final class Draws {
     /** Less than this is a signal, not a load (from memory). */
     private static final double LEAST = 1e-4;
 
-    private final Draft draft;
+    private final Function<String, Instance> devices;
     private final Components components;
 
     Draws(Draft draft, Components components) {
-        this.draft = draft;
+        this(draft::instance, components);
+    }
+
+    Draws(Installation installation, Components components) {
+        this(id -> installation.instance(id).orElseThrow(), components);
+    }
+
+    private Draws(Function<String, Instance> devices, Components components) {
+        this.devices = devices;
         this.components = components;
     }
 
@@ -24,8 +33,8 @@ final class Draws {
     Optional<Double> drawnAt(TerminalId lead) {
         double sum = 0;
         for (TerminalId t : components.with(lead)) {
-            if (t.instance().equals(Builder.CAR)) continue;
-            Instance i = draft.instance(t.instance());
+            if (t.instance().equals(Builder.CAR) || t.instance().equals(JointId.NODE)) continue;
+            Instance i = devices.apply(t.instance());
             double most = 0;
             for (Rule rule : i.device().rules())
                 for (Effect effect : rule.then())
@@ -40,7 +49,7 @@ final class Draws {
 
     /** The current at which an output gives up; empty where its sheet does not say. */
     Optional<Double> limit(TerminalId output) {
-        Instance i = draft.instance(output.instance());
+        Instance i = devices.apply(output.instance());
         return i.device().rules().stream()
                 .filter(r -> r.then().stream().anyMatch(Effect.Enter.class::isInstance))
                 .flatMap(r -> r.when().parts())

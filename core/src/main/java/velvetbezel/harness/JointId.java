@@ -11,6 +11,9 @@ import velvetbezel.sheet.Location;
  * a role at the dash names the role alone, as it did before there were other places.
  */
 public record JointId(LeadRole role, Location location, int n) implements Comparable<JointId> {
+    /** Instance id of the nodes in the middle of joints. */
+    static final String NODE = "joint";
+
     private static final String JOINT = "joint ";
     private static final Pattern TEXT = Pattern.compile("(?:joint )?(.+?)(?: at ([^#]+?))?(?: #(\\d{1,3}))?");
 
@@ -51,7 +54,7 @@ public record JointId(LeadRole role, Location location, int n) implements Compar
 
     /** The node in the middle of the joint. */
     TerminalId node() {
-        return new TerminalId("joint", text());
+        return new TerminalId(NODE, text());
     }
 
     /** In working order: by role, the dash before other places. */

@@ -129,7 +129,7 @@ class IntakeTest {
                     """
         kelfax-7,Ring,Kelfax,dash kit,-4,1,,,            | line 2: price "-4" is no price; a number from 0 such as 12.50.
         kelfax-7,Ring,Kelfax,dash kit,4,1.5,,,           | line 2: stock "1.5" is no count; a whole number from 0 to 1000000.
-        kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, pass-through harness, antenna adapter, control interface, data module, amplifier bypass, camera adapter, camera, microphone, USB adapter, aux adapter, GPS antenna, satellite adapter, rear screen adapter, access lead, ground-loop isolator.
+        kelfax-7,Ring,Kelfax,trumpet,4,1,,,              | line 2: kind "trumpet" is not known; allowed: dash kit, vehicle harness adapter, pass-through harness, antenna adapter, control interface, data module, amplifier bypass, camera adapter, camera, microphone, USB adapter, aux adapter, GPS antenna, satellite adapter, rear screen adapter, access lead, ground-loop isolator, amplifier, cable, relay, converter.
         kelfax-7,Ring,Kelfax,dash kit,4,1,,,three-DIN    | line 2: opening "three-DIN" is not known; allowed: one-DIN, one-and-a-half-height, two-DIN.
         Kelfax 7,Ring,Kelfax,dash kit,4,1,,,             | line 2: number "Kelfax 7" is no part number; 2 to 60 small letters, digits and hyphens.
         ,Ring,Kelfax,dash kit,4,1,,,                     | line 2: number is empty; every line names its part.

@@ -1,0 +1,131 @@
+package velvetbezel.cases;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Kind;
+import velvetbezel.function.Outcome;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Builder;
+import velvetbezel.harness.CapReason;
+import velvetbezel.harness.Installation;
+import velvetbezel.harness.Misfed;
+import velvetbezel.harness.Moves;
+import velvetbezel.harness.PlugRef;
+import velvetbezel.harness.SubstituteChoice;
+import velvetbezel.sheet.LeadRole;
+
+/** Parts that the ten jobs leave out, and what would come of them. */
+class KitsTest {
+    private static Installation with(CaseFile job, String... kit) {
+        return Builder.build(job.recipe(Arrays.stream(kit).map(job::partNamed).toList()));
+    }
+
+    private static Kind kind(CaseFile job, Installation i, String function) {
+        Map<FunctionId, Outcome> outcomes = Outcomes.compare(Builder.factory(job.vehicle()), i, job.catalogue());
+        return outcomes.get(new FunctionId(function)).kind();
+    }
+
+    @Test
+    void harnessOfTheOtherGenerationDoesNotMate() {
+        Installation i = with(CaseFile.of("N2", 0), "h2", "w1");
+        assertTrue(i.matings().stream()
+                .noneMatch(m ->
+                        m.second().equals(new PlugRef("h2", "M2")) || m.first().equals(new PlugRef("h2", "M2"))));
+    }
+
+    @Test
+    void twelveVoltsOnASixVoltCameraGiveNoPicture() {
+        CaseFile job = CaseFile.of("N3", 0);
+        assertEquals(Kind.LOST, kind(job, with(job, "bx5", "c12"), "rear camera"));
+        assertEquals(Kind.KEPT, kind(job, with(job, "bx5", "c6"), "rear camera"));
+    }
+
+    @Test
+    void plainHarnessOnACarWithoutAnAccessoryWireStaysSilent() {
+        CaseFile job = CaseFile.of("N3", 0);
+        Installation i = with(job, "hp");
+        assertEquals(Kind.LOST, kind(job, i, "front left"));
+        assertTrue(i.caps().stream()
+                .anyMatch(c -> c.lead().name().equals("remote") && c.reason() instanceof CapReason.NotBroughtOut));
+    }
+
+    /** The older module makes no accessory: the wire at the ignition switch serves, and power is not retained. */
+    @Test
+    void olderModuleTakesAccessoryFromTheIgnitionSwitch() {
+        CaseFile job = CaseFile.of("N3", 0);
+        Installation i = with(job, "bx3", "c6");
+        assertTrue(i.joints().stream()
+                .anyMatch(j -> j.role() == LeadRole.ACCESSORY
+                        && j.leads().stream().anyMatch(l -> l.toString().equals("car.column.1"))));
+        assertEquals(Kind.KEPT, kind(job, i, "front left"));
+        assertEquals(Kind.LOST, kind(job, i, "retained power"));
+        assertEquals(Kind.LOST, kind(job, i, "dimming"));
+    }
+
+    @Test
+    void passThroughWithoutASeatForTheFibreSilencesEverySpeaker() {
+        CaseFile job = CaseFile.of("N4", 0);
+        assertEquals(Kind.LOST, kind(job, with(job, "pt3", "ax2", "cm"), "front left"));
+    }
+
+    /** 2.4 A through a lead that bears 0.3 A (common practice, no source). */
+    @Test
+    void motorMastOnTheRadiosAntennaLeadAsksForARelay() {
+        CaseFile job = CaseFile.of("N5", 0);
+        assertEquals(
+                List.of("Antenna power lead of Hesk M2 bears 0.3 A, and what hangs on it draws 2.4 A. "
+                        + "Put a relay between them, fed from constant with a fuse of its own."),
+                Misfed.in(with(job)).stream().map(f -> f.message()).toList());
+        assertEquals(List.of(), Misfed.in(job.built()));
+    }
+
+    @Test
+    void antennaFedFromAccessoryIsAChoiceThatSaysSo() {
+        CaseFile job = CaseFile.of("N7", 0);
+        List<SubstituteChoice> choices = job.built().substitutes();
+        assertEquals(1, choices.size());
+        assertEquals(LeadRole.ANTENNA_POWER, choices.get(0).wanted());
+        assertEquals(LeadRole.ACCESSORY, choices.get(0).source().orElseThrow());
+    }
+
+    @Test
+    void aChoiceEqualToTheDefaultChangesNothing() {
+        CaseFile job = CaseFile.of("N7", 0);
+        Installation chosen = Builder.build(
+                job.recipe(job.kit()).substituting(Map.of(LeadRole.ANTENNA_POWER, Optional.of(LeadRole.ACCESSORY))));
+        assertEquals(job.built().joints(), chosen.joints());
+        assertEquals(job.built().caps(), chosen.caps());
+        Installation unfed =
+                Builder.build(job.recipe(job.kit()).substituting(Map.of(LeadRole.ANTENNA_POWER, Optional.empty())));
+        assertTrue(unfed.caps().stream()
+                .anyMatch(c -> c.lead().toString().equals("aa.feed") && c.reason() instanceof CapReason.ByHand));
+        assertEquals(Kind.LOST, kind(job, unfed, "antenna feed"));
+    }
+
+    /** Without the bypass lead the amplifier's output plug stays home, and the remote would switch a dead amplifier. */
+    @Test
+    void amplifierIsBypassedOnlyWhereItsOutputPlugIsParted() {
+        CaseFile job = CaseFile.of("N9", 0);
+        assertTrue(job.built().caps().stream().anyMatch(c -> c.reason() instanceof CapReason.Bypassed));
+        Installation kept = with(job, "hz", "c9");
+        assertTrue(kept.caps().stream().noneMatch(c -> c.reason() instanceof CapReason.Bypassed));
+        assertFalse(kept.joints().stream().noneMatch(j -> j.role() == LeadRole.AMP_REMOTE));
+    }
+
+    @Test
+    void movedBackWhereItBelongsALeadMakesTheSameJoints() {
+        CaseFile job = CaseFile.of("N6", 0);
+        Installation i = job.built();
+        Moves none = new Moves(Map.of());
+        assertEquals(
+                i.joints(), Builder.build(job.recipe(job.kit()).moving(none)).joints());
+    }
+}
