@@ -48,10 +48,21 @@ final class Ends {
         if (c.kind() != Conductor.Kind.WIRE) return;
         if (c.mayBeClosed()) wired.add(c.a());
         if (PositionId.isTail(c.b())) partners.put(c.b(), c.a());
-        if (bare(c.a()) && bare(c.b()) && c.a().instance().equals(c.b().instance())) {
+        if (cable(c)) {
             cables.put(c.a(), c.b());
             cables.put(c.b(), c.a());
         }
+    }
+
+    /** A wire between two bare leads of one device that end in different places; an inner tie of two grounds is none. */
+    private boolean cable(Conductor c) {
+        return c.a().instance().equals(c.b().instance())
+                && bare(c.a())
+                && bare(c.b())
+                && !draft.terminals
+                        .get(c.a())
+                        .location()
+                        .equals(draft.terminals.get(c.b()).location());
     }
 
     private boolean bare(TerminalId id) {

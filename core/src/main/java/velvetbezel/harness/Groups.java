@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Location;
@@ -43,6 +44,9 @@ final class Groups {
     private final List<Group> groups = new ArrayList<>();
     private final Map<TerminalId, Group> of = new HashMap<>();
     private final Map<TerminalId, CapReason> out = new LinkedHashMap<>();
+    private final List<End> alone = new ArrayList<>();
+    /** Ends that gave way, by what they gave way to. */
+    private final Map<End, TerminalId> gaveWay = new LinkedHashMap<>();
 
     /**
      * @param ends of one role, in their order
@@ -60,6 +64,7 @@ final class Groups {
             orient(chain);
         }
         takeOutDeadEnds();
+        withdrawEmptyVictories();
     }
 
     /** Joints to be made, in working order. */
@@ -83,9 +88,7 @@ final class Groups {
 
     /** Ends that found no partner. */
     List<End> left() {
-        return groups.stream()
-                .filter(g -> !g.joins())
-                .flatMap(g -> g.ends.stream())
+        return Stream.concat(groups.stream().filter(g -> !g.joins()).flatMap(g -> g.ends.stream()), alone.stream())
                 .toList();
     }
 
@@ -189,9 +192,22 @@ final class Groups {
                 .toList();
         if (!givers.isEmpty())
             for (End loser : givers.subList(1, givers.size()))
-                if (loser.gives() || givers.get(0).gives())
-                    takeOut(loser, new CapReason.DrivenBy(givers.get(0).id(), false));
+                if (loser.gives() || givers.get(0).gives()) giveWay(loser, givers.get(0));
         readByParts(all);
+    }
+
+    private void giveWay(End loser, End winner) {
+        takeOut(loser, new CapReason.DrivenBy(winner.id(), false));
+        gaveWay.put(loser, winner.id());
+    }
+
+    /** Where nothing takes it, the winner is capped as well, and nobody gives instead of anybody. */
+    private void withdrawEmptyVictories() {
+        gaveWay.forEach((loser, winner) -> {
+            if (of.containsKey(winner) && of.get(winner).joins()) return;
+            out.remove(loser.id());
+            alone.add(loser);
+        });
     }
 
     /** A part that reads the steering controls outranks the radio's own input. */
@@ -204,7 +220,10 @@ final class Groups {
                 .findFirst();
         reader.ifPresent(r -> all.stream()
                 .filter(e -> e.owner() == Instance.Owner.RADIO && !e.moved())
-                .forEach(e -> takeOut(e, new CapReason.InterfaceReads(r.id().instance()))));
+                .forEach(e -> {
+                    takeOut(e, new CapReason.InterfaceReads(r.id().instance()));
+                    gaveWay.put(e, r.id());
+                }));
     }
 
     private void takeOut(End e, CapReason why) {
