@@ -55,7 +55,7 @@ public record Catalogue(String id, List<Function> functions) {
     }
 
     private static Function function(Node node) {
-        node.only("function", "name", "group", "ask", "expected", "wish", "feeds", "scenario");
+        node.only("function", "name", "group", "ask", "expected", "wish", "must", "feeds", "scenario");
         return new Function(
                 new FunctionId(node.at("function").text()),
                 node.at("name").text(),
@@ -63,6 +63,7 @@ public record Catalogue(String id, List<Function> functions) {
                 node.at("ask").text(),
                 node.at("expected").text(),
                 node.at("wish").truth(false),
+                node.at("must").truth(false),
                 node.has("feeds")
                         ? Optional.of(node.at("feeds").one(LeadRole::find, LeadRole.all(), LeadRole.ANTENNA_POWER))
                         : Optional.empty(),

@@ -11,6 +11,7 @@ import velvetbezel.sheet.Step;
  * @param ask      how a person tries it
  * @param expected what a person then sees or hears
  * @param wish     whether customers are asked about it at arrival
+ * @param must     it must stay, unless the customer says that it may go
  * @param feeds    the switched supply whose working this is: served by another, it is kept but changed
  */
 public record Function(
@@ -20,6 +21,7 @@ public record Function(
         String ask,
         String expected,
         boolean wish,
+        boolean must,
         Optional<LeadRole> feeds,
         List<Scene> scenario) {
     public Function {
@@ -34,6 +36,6 @@ public record Function(
     }
 
     Function with(List<Scene> scenes) {
-        return new Function(id, name, group, ask, expected, wish, feeds, scenes);
+        return new Function(id, name, group, ask, expected, wish, must, feeds, scenes);
     }
 }

@@ -25,6 +25,9 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
     /** Above this share a sheet counts as told apart (common practice would say "sure"; the figure is ours). */
     public static final double SURE = 0.95;
 
+    /** Signs that speak three to one tell something (ours). */
+    private static final double ODDS_THAT_TELL = 3;
+
     private static final double YEAR_FITS = 0.98;
     /** How often a trait is read as the right sheet states it; the rest are replaced parts and slips (from memory). */
     private static final double TRAIT_FITS = 0.95;
@@ -91,6 +94,22 @@ public record WhichSystem(List<Candidate> candidates, Optional<Look> next) {
                     ? signs.containsKey(s.sign())
                     : traits.containsKey(((TraitLook) look).trait());
         }
+    }
+
+    /**
+     * Whether the signs speak for what a sheet says. What was looked for and not found counts as much as what was seen: one
+     * badge against three signs that are missing does not make an amplifier.
+     */
+    public static AudioSign.Verdict verdict(Map<AudioSign, Boolean> signs, boolean sheetSaysAmplified) {
+        if (signs.isEmpty()) return AudioSign.Verdict.NOTHING_SEEN;
+        double odds = 1;
+        for (var sign : signs.entrySet()) {
+            double[] p = SEEN.get(sign.getKey());
+            odds *= sign.getValue() ? p[0] / p[1] : (1 - p[0]) / (1 - p[1]);
+        }
+        double says = sheetSaysAmplified ? odds : 1 / odds;
+        if (says >= ODDS_THAT_TELL) return AudioSign.Verdict.AGREES;
+        return says <= 1 / ODDS_THAT_TELL ? AudioSign.Verdict.CONTRADICTS : AudioSign.Verdict.UNDECIDED;
     }
 
     /** @param sheets the sheets of one model; none gives no candidates */

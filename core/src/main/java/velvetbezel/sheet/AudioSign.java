@@ -28,17 +28,13 @@ public enum AudioSign {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** How what was seen stands to what the sheet says. */
+    /** How what was looked at stands to what the sheet says. */
     public enum Verdict {
         NOTHING_SEEN,
         AGREES,
-        CONTRADICTS
-    }
-
-    /** Any sign speaks for an amplifier; none seen proves nothing, since a sign may not have been looked for. */
-    public static Verdict verdict(Set<AudioSign> seen, boolean sheetSaysAmplified) {
-        if (seen.isEmpty()) return Verdict.NOTHING_SEEN;
-        return sheetSaysAmplified ? Verdict.AGREES : Verdict.CONTRADICTS;
+        CONTRADICTS,
+        /** What was seen and what was looked for and not found speak against each other. */
+        UNDECIDED
     }
 
     /** The strongest of what was seen. */

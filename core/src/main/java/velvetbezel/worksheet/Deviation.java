@@ -11,6 +11,11 @@ public record Deviation(Kind kind, String text) {
         LOOK_ALIKE("look-alike left out"),
         GUESS("guess");
 
+        /** Whether going by colour would go wrong: three leads, or a way to walk, mislead nobody's eye. */
+        public boolean misleads() {
+            return this != THREE_OR_MORE && this != AWAY;
+        }
+
         private final String label;
 
         Kind(String label) {

@@ -20,6 +20,15 @@ public record JointRow(
         readings = List.copyOf(readings);
     }
 
+    /** Whether going by colour alone would go wrong here. */
+    public boolean misleads() {
+        return deviations.stream().anyMatch(d -> d.kind().misleads());
+    }
+
+    public boolean has(Deviation.Kind kind) {
+        return deviations.stream().anyMatch(d -> d.kind() == kind);
+    }
+
     public boolean exception() {
         return !deviations.isEmpty();
     }

@@ -134,6 +134,7 @@ class PinoutTest {
                         "memory",
                         "dimming",
                         "dimmer",
+                        "polarity",
                         "standby",
                         "front left",
                         "front right",

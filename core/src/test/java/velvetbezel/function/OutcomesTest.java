@@ -49,7 +49,7 @@ class OutcomesTest {
     }
 
     @Test
-    void minibusKeepsEverythingItHadAndGainsHandsFree() {
+    void minibusKeepsEverythingItHadAndGainsNoHandsFreeWithoutAMicrophone() {
         Map<FunctionId, Outcome> outcomes = Demo.outcomes(Demo.minibusJob());
         assertEquals(
                 Set.of(
@@ -64,6 +64,7 @@ class OutcomesTest {
                         "rear right",
                         "fader",
                         "balance",
+                        "polarity",
                         "no noise",
                         "reception",
                         "button volume up",
@@ -73,7 +74,7 @@ class OutcomesTest {
                         "button source"),
                 with(outcomes, Outcome.Kept.class));
         assertEquals(
-                Set.of("hands-free", "calls from the front", "button next held", "button previous held"),
+                Set.of("calls from the front", "button next held", "button previous held"),
                 with(outcomes, Outcome.Gained.class));
         assertEquals(Set.of(), with(outcomes, Outcome.Lost.class));
     }
@@ -223,7 +224,7 @@ class OutcomesTest {
     @CsvSource({
         "ILLUMINATION,radio.lamps,dimming;dimmer",
         "REAR_LEFT_PLUS,radio.rl+,rear left;fader;balance",
-        "FRONT_RIGHT_MINUS,radio.fr-,front right;fader;balance;calls from the front",
+        "FRONT_RIGHT_MINUS,radio.fr-,front right;fader;balance;polarity;calls from the front",
         "STEERING_1,radio.key1,button volume up;button volume down;button next;button previous;button source;button next held;button previous held"
     })
     void openLegChangesExactlyTheFunctionsThatUseIt(LeadRole role, String lead, String functions) {

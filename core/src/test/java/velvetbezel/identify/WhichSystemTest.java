@@ -145,4 +145,21 @@ class WhichSystemTest {
                         .share(),
                 1e-12);
     }
+
+    /** One plug more than the plain version, and three signs looked for in vain (common practice, no source). */
+    @Test
+    void oneSignAgainstThreeThatAreMissingDoesNotShoutForTheOtherHarness() {
+        Map<AudioSign, Boolean> looked = Map.of(
+                AudioSign.MORE_PLUGS, true,
+                AudioSign.CHASSIS_LABEL, false,
+                AudioSign.SPEAKER_PAIRS_MISSING, false,
+                AudioSign.SUBWOOFER, false);
+        assertEquals(AudioSign.Verdict.AGREES, WhichSystem.verdict(looked, false));
+        assertEquals(AudioSign.Verdict.CONTRADICTS, WhichSystem.verdict(looked, true));
+        assertEquals(AudioSign.Verdict.CONTRADICTS, WhichSystem.verdict(Map.of(AudioSign.MORE_PLUGS, true), false));
+        assertEquals(AudioSign.Verdict.NOTHING_SEEN, WhichSystem.verdict(Map.of(), false));
+        assertEquals(
+                AudioSign.Verdict.UNDECIDED,
+                WhichSystem.verdict(Map.of(AudioSign.MORE_PLUGS, true, AudioSign.GRILLE_BADGE, false), true));
+    }
 }

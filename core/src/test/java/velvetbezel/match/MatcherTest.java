@@ -350,7 +350,7 @@ class MatcherTest {
                 .orElseThrow();
         assertEquals(List.of(1200L, 25L, 25L + 15 + 20), List.of(microphone.cents(), (long) microphone.now(), (long)
                 microphone.later()));
-        assertEquals(List.of(new FunctionId("microphone")), microphone.brings());
+        assertEquals(List.of(new FunctionId("hands-free"), new FunctionId("microphone")), microphone.brings());
         assertTrue(extras.stream().allMatch(e -> e.later() > e.now()));
         assertTrue(extras.stream()
                 .noneMatch(e ->

@@ -128,7 +128,7 @@ class BadInputTest {
                 "Nothing can be taken in before the refused lines are corrected.",
                 "is missing. List it, with \"empty\": true if it holds no wire.",
                 "\"blurple\" is not known; allowed:",
-                "\"earth\" is not known; allowed: ground, constant",
+                "\"earth\" is not known; allowed: ground, amplifier ground, constant",
                 "holds a second wire: position 7 of plug A is listed twice.");
         assertTrue(TestApp.bean(Library.class).find("pebblefen-p9").isEmpty());
     }

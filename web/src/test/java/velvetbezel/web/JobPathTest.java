@@ -158,7 +158,7 @@ class JobPathTest extends InBrowser {
         go(page, "Hand over");
         assertThat(page.locator(".paper")).containsText("14 of 14 joined, 14 read back");
         assertThat(page.locator(".paper"))
-                .containsText("No amplifier is switched by it. It carries 12.5 V with key and lamps on.");
+                .containsText("Nothing is switched by it. It carries 12.5 V with key and lamps on.");
         saved(page, () -> page.locator("#handed").click());
         assertThat(page.locator(HEADING)).hasText("Handed over");
         Download archive = page.waitForDownload(
@@ -232,7 +232,8 @@ class JobPathTest extends InBrowser {
         saved(page, () -> page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true))
                 .click());
         go(page, "Wire");
-        assertThat(page.locator(HEADING)).hasText("Six joints; going by colour would miss four");
+        assertThat(page.locator(HEADING))
+                .hasText("Six joints; every one is colour to colour; three leads or more meet in two");
         assertThat(page.locator("#questions")).containsText("Position 9 (amp remote) has two colours");
         saved(page, () -> button(page, "blue/yellow").click());
         assertThat(page.locator("#questions")).not().containsText("two colours");

@@ -74,6 +74,7 @@ public record ArriveView(
             String baselineField,
             String baseline,
             String wishField,
+            boolean usualMust,
             String wish,
             String id) {}
 
@@ -269,8 +270,11 @@ public record ArriveView(
         }
         return open.audio()
                 .map(verdict -> switch (verdict) {
-                    case AGREES -> "Amplified: what was seen agrees with the sheet.";
-                    case CONTRADICTS -> "What was seen speaks for an amplifier, and the sheet is of the plain system.";
+                    case AGREES -> "What was looked at agrees with the sheet.";
+                    case CONTRADICTS -> open.vehicle().orElseThrow().amplified()
+                            ? "What was looked at speaks for the plain system, and the sheet is amplified."
+                            : "What was seen speaks for an amplifier, and the sheet is of the plain system.";
+                    case UNDECIDED -> "The signs speak against each other.";
                     case NOTHING_SEEN -> "%s by the sheet alone."
                             .formatted(open.vehicle().orElseThrow().amplified() ? "Amplified" : "Plain");
                 })
@@ -312,6 +316,7 @@ public record ArriveView(
                 Fields.baseline(f.id()),
                 open.baseline(f.id()).name(),
                 Fields.wish(f.id()),
+                f.must() && open.had().contains(f.id()),
                 open.value(Fields.wish(f.id())),
                 Ids.of("row/" + f.id()));
     }

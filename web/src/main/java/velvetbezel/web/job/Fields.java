@@ -39,7 +39,11 @@ final class Fields {
     static final String HANDED_OVER = "handed over";
     static final String DONE = "done";
     static final String MUST_STAY = "must stay";
-    static final List<String> WISHES = List.of(MUST_STAY, "wanted");
+    static final String WANTED = "wanted";
+    /** What the customer can do without, although it usually must stay. */
+    static final String MAY_GO = "may go";
+
+    static final List<String> WISHES = List.of(MUST_STAY, WANTED, MAY_GO);
     /** Changes of former owners, by plug and position. */
     static final String AS_BUILT = "as built/";
 

@@ -282,12 +282,22 @@ public record MatchView(
         }
 
         private String verdict() {
-            List<String> musts = names(open.catalogue().functions().stream()
+            List<Function> stay = open.catalogue().functions().stream()
                     .filter(f -> open.mustStay(f.id()))
+                    .toList();
+            List<String> musts = names(stay);
+            List<String> kept = names(stay.stream()
+                    .filter(f -> named.values().stream()
+                            .allMatch(k -> k.kinds().get(f.id()).works()))
                     .toList());
+            List<String> doubtful =
+                    musts.stream().filter(m -> !kept.contains(m)).toList();
             String must = musts.isEmpty()
                     ? "No wish is marked as a must."
-                    : "Every kit keeps what must stay: %s.".formatted(String.join(", ", musts));
+                    : (kept.isEmpty() ? "" : "Every kit keeps what must stay: %s.".formatted(String.join(", ", kept)))
+                            + (doubtful.isEmpty()
+                                    ? ""
+                                    : " Not every kit shown keeps %s.".formatted(String.join(", ", doubtful)));
             if (named.isEmpty())
                 return answer.complete()
                         ? (musts.isEmpty() ? "" : "Must stay: %s. ".formatted(String.join(", ", musts)))

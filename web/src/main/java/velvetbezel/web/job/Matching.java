@@ -117,8 +117,8 @@ class Matching implements DisposableBean {
         Set<FunctionId> musts = new HashSet<>();
         Set<FunctionId> wanted = new HashSet<>();
         for (Function f : open.catalogue().functions())
-            open.job().field(Fields.wish(f.id())).ifPresent(w -> (w.equals(Fields.MUST_STAY) ? musts : wanted)
-                    .add(f.id()));
+            if (open.mustStay(f.id())) musts.add(f.id());
+            else if (open.value(Fields.wish(f.id())).equals(Fields.WANTED)) wanted.add(f.id());
         return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
     }
 

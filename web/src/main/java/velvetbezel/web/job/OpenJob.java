@@ -92,8 +92,12 @@ record OpenJob(
         return job.field(Fields.result(f)).map(Result::valueOf).orElse(Result.OPEN);
     }
 
+    /** What the customer said must stay; of the usual musts that the car has, those that nobody said may go. */
     boolean mustStay(FunctionId f) {
-        return job.field(Fields.wish(f)).filter(Fields.MUST_STAY::equals).isPresent();
+        Optional<String> wish = job.field(Fields.wish(f));
+        return wish.map(Fields.MUST_STAY::equals)
+                .orElseGet(() -> had.contains(f)
+                        && catalogue.find(f).filter(Function::must).isPresent());
     }
 
     List<Function> factoryFunctions() {
@@ -137,7 +141,7 @@ record OpenJob(
     }
 
     Optional<AudioSign.Verdict> audio() {
-        return vehicle.map(v -> AudioSign.verdict(signsSeen(), v.amplified()));
+        return vehicle.map(v -> WhichSystem.verdict(signs(), v.amplified()));
     }
 
     List<JointRow> joints() {

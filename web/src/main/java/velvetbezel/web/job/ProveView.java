@@ -4,9 +4,11 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
+import velvetbezel.prove.CommonCause;
 import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
 
@@ -113,7 +115,8 @@ public record ProveView(
                 .filter(t -> t.before() == Baseline.NOT_TESTED
                         && open.had().contains(t.check().function().id()))
                 .count();
-        return "Each says what must happen, from running this installation."
+        return together(open)
+                + "Each says what must happen, from running this installation."
                 + (lost == 0
                         ? ""
                         : " %s not tried: lost with this kit, as told before the purchase."
@@ -123,6 +126,30 @@ public record ProveView(
                         : " %s no baseline to compare with."
                                 .formatted(
                                         Words.sentence(Words.count((int) before)) + (before == 1 ? " has" : " have")));
+    }
+
+    /** Several that fail at once have one cause more often than several. */
+    private static String together(OpenJob open) {
+        List<FunctionId> failing = of(open, Verdict.Kind.WRONG);
+        List<String> causes = open.design()
+                .map(d -> new CommonCause(d.installation(), d.outcomes())
+                        .of(
+                                failing,
+                                open.tried().stream()
+                                        .filter(t -> t.result() == Result.RIGHT)
+                                        .map(t -> t.check().function().id())
+                                        .toList()))
+                .orElse(List.of());
+        if (causes.isEmpty()) return "";
+        return "%s fail together: look at %s first, which they share and nothing that works does. "
+                .formatted(Words.list(failing.stream().map(open::functionName).toList()), causes.get(0));
+    }
+
+    private static List<FunctionId> of(OpenJob open, Verdict.Kind kind) {
+        return open.tried().stream()
+                .filter(t -> t.verdict().kind() == kind)
+                .map(t -> t.check().function().id())
+                .toList();
     }
 
     private static Current current(OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due) {

@@ -125,12 +125,21 @@ final class Questions {
             found.add(Question.go(
                     Mark.WRONG,
                     "Plain or amplified?",
-                    "%s was seen, and the chosen sheet is of the plain system. The wrong harness loses the sound."
-                            .formatted(AudioSign.strongest(open.signsSeen())
-                                    .orElseThrow()
-                                    .text()),
-                    "Choose the amplified vehicle",
+                    vehicle.amplified()
+                            ? "What was looked for and not found speaks for the plain system, and the chosen sheet is amplified. The wrong harness loses the sound."
+                            : "%s was seen, and the chosen sheet is of the plain system. The wrong harness loses the sound."
+                                    .formatted(AudioSign.strongest(open.signsSeen())
+                                            .orElseThrow()
+                                            .text()),
+                    vehicle.amplified() ? "Choose the plain vehicle" : "Choose the amplified vehicle",
                     open.path(Station.ARRIVE) + "#vehicle"));
+        if (verdict == AudioSign.Verdict.UNDECIDED)
+            found.add(Question.go(
+                    Mark.OPEN,
+                    "Plain or amplified: the signs speak against each other",
+                    "Look for the strongest sign that was not looked for yet: the pinout label on the radio's chassis.",
+                    "Record what was seen",
+                    open.path(Station.ARRIVE) + "#audio"));
         if (verdict == AudioSign.Verdict.NOTHING_SEEN)
             found.add(Question.go(
                     Mark.OPEN,

@@ -190,11 +190,15 @@ public record WireView(
 
     private static String heading(Design design) {
         if (design.worksheet().joints().isEmpty()) return "No joint to make: everything is plugged";
-        int exceptions = design.worksheet().exceptions().size();
-        String joints = Words.sentence(Words.count(design.worksheet().joints().size(), "joint"));
-        return exceptions == 0
-                ? joints + "; every one is colour to colour"
-                : "%s; going by colour would miss %s".formatted(joints, Words.count(exceptions));
+        List<JointRow> joints = design.worksheet().joints();
+        int misled = (int) joints.stream().filter(JointRow::misleads).count();
+        int many = (int)
+                joints.stream().filter(j -> j.has(Deviation.Kind.THREE_OR_MORE)).count();
+        String colours = misled == 0
+                ? "every one is colour to colour"
+                : "going by colour would miss %s".formatted(Words.count(misled));
+        String more = many == 0 ? "" : "; three leads or more meet in %s".formatted(Words.count(many));
+        return "%s; %s%s".formatted(Words.sentence(Words.count(joints.size(), "joint")), colours, more);
     }
 
     private static String verdict(

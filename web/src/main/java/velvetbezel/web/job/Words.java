@@ -44,6 +44,12 @@ final class Words {
         return count(n) + " " + thing + (n == 1 ? "" : "s");
     }
 
+    /** "a, b and c". */
+    static String list(List<String> things) {
+        if (things.size() < 2) return String.join("", things);
+        return String.join(", ", things.subList(0, things.size() - 1)) + " and " + things.get(things.size() - 1);
+    }
+
     static String sentence(String text) {
         return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
