@@ -54,11 +54,18 @@ final class OnceSetUp {
     }
 
     private List<SettingId> setOtherwise() {
-        return installation.recipe().settings().entrySet().stream()
-                .filter(e -> delivered(e.getKey()).filter(e.getValue()::equals).isEmpty())
-                .map(Map.Entry::getKey)
-                .filter(s -> delivered(s).isPresent())
+        return installation.settings().entrySet().stream()
+                .filter(e -> delivered(id(e.getKey()))
+                        .filter(start -> !start.equals(e.getValue()))
+                        .isPresent())
+                .map(e -> id(e.getKey()))
+                .sorted()
                 .toList();
+    }
+
+    private static SettingId id(String key) {
+        int dot = key.indexOf('.');
+        return new SettingId(key.substring(0, dot), key.substring(dot + 1));
     }
 
     private Optional<String> delivered(SettingId id) {

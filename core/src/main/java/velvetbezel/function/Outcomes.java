@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.ProposedSettings;
 import velvetbezel.run.Arrival;
 import velvetbezel.run.Assumption;
 import velvetbezel.run.Memory;
@@ -37,6 +38,7 @@ public final class Outcomes {
     public static final class Against {
         private final Installation factory;
         private final Catalogue catalogue;
+        private final Set<String> inUse;
         private final Set<FieldRef> own;
         private final Map<Case, Ready> readied = new HashMap<>();
         private final Possible possible;
@@ -44,6 +46,7 @@ public final class Outcomes {
         public Against(Installation factory, Catalogue catalogue) {
             this.factory = factory;
             this.catalogue = catalogue;
+            this.inUse = catalogue.settingsInUse();
             this.own = MissingFields.in(factory);
             this.possible = new Possible(factory);
         }
@@ -80,7 +83,7 @@ public final class Outcomes {
         Trial(Against against, Installation installation, Set<String> unlearned) {
             this.unlearned = unlearned;
             this.against = against;
-            this.installation = installation;
+            this.installation = ProposedSettings.applied(installation, against.inUse);
             this.cases = Cases.of(against.own, installation);
             this.possible = new Possible(installation);
         }

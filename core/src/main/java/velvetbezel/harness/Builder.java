@@ -58,7 +58,7 @@ public final class Builder {
         car(draft, recipe.vehicle());
         recipe.parts().forEach((id, part) -> part.device()
                 .ifPresent(d -> draft.add(new Instance(
-                        id, part.id(), Instance.Owner.PART, Slotted.of(d, recipe.use(id)), recipe.use(id)))));
+                        id, part.id(), Instance.Owner.PART, Slotted.of(d, recipe.use(id), id), recipe.use(id)))));
         radios(draft, recipe);
         List<Mating> matings = new Matings(draft).make();
         Joining joining = new Joining(draft, recipe, matings);

@@ -12,6 +12,11 @@ import velvetbezel.sheet.LeadRole;
  * @param leads  that it serves
  */
 public record SubstituteChoice(LeadRole wanted, Optional<LeadRole> source, List<TerminalId> leads) {
+    /** What could serve at all, in order. */
+    public List<LeadRole> sources() {
+        return Substitutes.possible().getOrDefault(wanted, List.of());
+    }
+
     public SubstituteChoice {
         leads = List.copyOf(leads);
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
@@ -46,7 +47,7 @@ public record TestPlan(List<Check> checks) {
             List<JointId> suspects = used.get(f.id()).stream()
                     .sorted(Comparator.comparing(users::get))
                     .toList();
-            checks.add(new Check(f, outcome, expected(f, outcome), suspects));
+            checks.add(new Check(f, outcome, expected(f, outcome) + once(installation, outcome), suspects));
         }
         return new TestPlan(checks);
     }
@@ -61,6 +62,14 @@ public record TestPlan(List<Check> checks) {
         return outcome instanceof Outcome.Changed changed
                 ? f.expected() + " Changed: " + String.join(", ", changed.how()) + "."
                 : f.expected();
+    }
+
+    /** What must be set up first, by device and setting. */
+    private static String once(Installation installation, Outcome outcome) {
+        if (outcome.once().isEmpty()) return "";
+        return outcome.once().stream()
+                .map(id -> SetUp.words(installation, id))
+                .collect(Collectors.joining("; ", " Set up first: ", "."));
     }
 
     static List<Hop> path(Outcome outcome) {

@@ -15,8 +15,8 @@ import velvetbezel.units.Ohms;
 /** A picture with more current drawn than its rules say, modes and rules as they are: a radio at full volume. */
 public final class Loaded {
     private static final double TEST_VOLTS = 1;
-    /** More ohms than this are no load. */
-    private static final double OPEN = 1000;
+    /** A meter shows no more ohms than this (common practice). */
+    private static final double OPEN = 20e6;
 
     private final Picture picture;
     private final Netlist netlist;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.JointId;
+import velvetbezel.run.ExpectedReading;
 import velvetbezel.sheet.LeadRole;
 
 /** One joint of the worksheet. @param readings what to measure before trusting the joint, for an exception of power */
@@ -13,11 +14,13 @@ public record JointRow(
         LeadRole role,
         List<LeadEnd> leads,
         List<Deviation> deviations,
-        List<Reading> readings) {
+        List<Reading> readings,
+        List<ExpectedReading> expected) {
     public JointRow {
         leads = List.copyOf(leads);
         deviations = List.copyOf(deviations);
         readings = List.copyOf(readings);
+        expected = List.copyOf(expected);
     }
 
     /** Whether going by colour alone would go wrong here. */

@@ -110,12 +110,15 @@ final class LeadLoads {
         Optional<Tables.Fuse> fuse =
                 fuse(new Amps(feed.amps), strain.tables).filter(f -> f.rating().value() <= feed.carries);
         if (fuse.isEmpty()) {
+            add(what, figures, verdict, "");
+            double factor = strain.tables.limits().fuseFactor();
             add(
-                    what,
-                    figures,
-                    Load.Verdict.OVER,
-                    "No fuse is at least %s times the load and at most what its lead carries."
-                            .formatted(Tables.plain(strain.tables.limits().fuseFactor())));
+                    what + ", its fuse",
+                    "at least %s wanted, at most %s borne by the lead"
+                            .formatted(Strain.amps(feed.amps * factor), Strain.amps(feed.carries)),
+                    Load.Verdict.NO_FUSE,
+                    "No fuse is at least %s times the load and at most what its lead carries. Take a thicker lead."
+                            .formatted(Tables.plain(factor)));
             return;
         }
         double rating = fuse.get().rating().value();

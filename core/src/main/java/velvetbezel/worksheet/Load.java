@@ -35,11 +35,17 @@ public record Load(Kind kind, String what, String figures, Verdict verdict, Stri
         }
     }
 
-    /** UNKNOWN where a sheet does not say what is needed. */
+    /** NO_FUSE where the load is borne and no fuse suits it; UNKNOWN where a sheet does not say what is needed. */
     public enum Verdict {
         BEARS,
         CLOSE,
         OVER,
-        UNKNOWN
+        NO_FUSE,
+        UNKNOWN;
+
+        /** Whether something must be done about it. */
+        public boolean wrong() {
+            return this == OVER || this == NO_FUSE;
+        }
     }
 }

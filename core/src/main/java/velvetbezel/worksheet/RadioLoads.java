@@ -12,6 +12,9 @@ import velvetbezel.units.Ohms;
 
 /** What a radio loses on its feed and its ground, and what speakers its channels drive. */
 final class RadioLoads {
+    /** More than this is no speaker. */
+    private static final double NO_SPEAKER_OHMS = 1000;
+
     private final Strain strain;
     private final Instance radio;
     private final List<Load> loads = new ArrayList<>();
@@ -69,7 +72,7 @@ final class RadioLoads {
         TerminalId plus = radio.terminal(p.plus().orElseThrow());
         Optional<Ohms> ohms = Loaded.ohms(
                 strain.pictures.get(0), plus, radio.terminal(p.minus().orElseThrow()));
-        if (ohms.isEmpty()) return;
+        if (ohms.filter(o -> o.value() < NO_SPEAKER_OHMS).isEmpty()) return;
         String what = strain.role(plus).orElseThrow().label().replace(" +", "");
         String seen = Strain.ohms(ohms.get().value());
         Optional<Ohms> least = radio.device().ratings().leastSpeaker();

@@ -55,6 +55,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
         private final Picture off;
         private final Picture accessory;
         private final Picture allOn;
+        private final JointReadings expected;
         private final Deviations deviations;
         private final CapWords words;
 
@@ -68,6 +69,7 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
             this.off = run.in(VehicleState.AT_REST, first.memory()).picture();
             this.accessory = run.in(ACCESSORY, first.memory()).picture();
             this.allOn = run.in(ALL_ON, first.memory()).picture();
+            this.expected = new JointReadings(installation, off, accessory, allOn);
         }
 
         Worksheet make() {
@@ -131,7 +133,14 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
             List<Deviation> found = deviations.of(joint, leads);
             boolean measure = FED_BY_CAR.contains(joint.role())
                     && found.stream().anyMatch(d -> d.kind() == Deviation.Kind.OTHER_FUNCTION);
-            return new JointRow(number, joint.id(), joint.role(), leads, found, measure ? readings(leads) : List.of());
+            return new JointRow(
+                    number,
+                    joint.id(),
+                    joint.role(),
+                    leads,
+                    found,
+                    measure ? readings(leads) : List.of(),
+                    expected.of(joint.role(), leads));
         }
 
         /** At the car's own position where one leads there, else at the first lead: in the hand, before it is joined. */
@@ -148,18 +157,17 @@ public record Worksheet(List<JointRow> joints, List<CapRow> caps) {
         }
 
         private static Reading reading(TerminalId at, String place, String state, Picture picture) {
-            double volts = volts(picture, at);
+            double volts = JointReadings.volts(picture, at);
             double tolerance = Math.abs(volts) / NOMINAL * BATTERY_SPREAD + Math.abs(volts) * METER_ERROR + METER_FLOOR;
             return new Reading(at, place, state, new Volts(volts), new Volts(tolerance));
         }
 
-        private static double volts(Picture picture, TerminalId at) {
-            return picture.at(at).reading().map(Volts::value).orElse(0.0);
-        }
-
         private CapRow cap(Cap cap) {
             return new CapRow(
-                    end(cap.lead()), cap.reason(), words.of(cap.reason()), new Volts(volts(allOn, cap.lead())));
+                    end(cap.lead()),
+                    cap.reason(),
+                    words.of(cap.reason()),
+                    new Volts(JointReadings.volts(allOn, cap.lead())));
         }
     }
 }

@@ -57,6 +57,7 @@ class SizingTest {
                         .mapToObj(i -> lead(i, new Fact.Known<>(Gauge.awg(awg[i]), PRINTED)))
                         .toList(),
                 List.of(),
+                List.of(),
                 List.of());
     }
 
@@ -187,6 +188,7 @@ class SizingTest {
                 List.of(
                         lead(0, Fact.missing(new FieldRef("car", "gauge"))),
                         lead(1, new Fact.Known<>(Gauge.awg(18), PRINTED))),
+                List.of(),
                 List.of(),
                 List.of());
         assertEquals(

@@ -123,6 +123,7 @@ class Changes {
                 d.installation().instances().stream()
                         .map(i -> i.id() + "/" + i.sheet())
                         .toList(),
+                d.installation().settings(),
                 d.installation().conductors());
     }
 

@@ -40,6 +40,6 @@ record Design(
 
     /** Loads that are more than what bears them. */
     List<Load> overloads() {
-        return loads.stream().filter(l -> l.verdict() == Load.Verdict.OVER).toList();
+        return loads.stream().filter(l -> l.verdict().wrong()).toList();
     }
 }

@@ -13,6 +13,9 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.ProposedSettings;
+import velvetbezel.harness.Recipe;
+import velvetbezel.harness.SettingId;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.Doubt;
@@ -136,14 +139,33 @@ public class Desk {
             List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
                     .map(id -> as(Sheet.Part.class, document(own, id)))
                     .toList();
-            return Design.of(
-                    factory,
-                    Builder.replacement(
-                            vehicle, as(Sheet.Radio.class, document(own, radio)), parts, OpenJob.moves(job)),
-                    catalogue,
-                    library.tables(),
-                    OpenJob.ways(job));
+            Recipe recipe = Recipe.of(vehicle, as(Sheet.Radio.class, document(own, radio)), parts)
+                    .moving(OpenJob.moves(job))
+                    .using(OpenJob.uses(job))
+                    .substituting(OpenJob.instead(job));
+            return Design.of(factory, decided(recipe, job, catalogue), catalogue, library.tables(), OpenJob.ways(job));
         });
+    }
+
+    /**
+     * Built with what was decided, and with what the rules propose for the rest.
+     *
+     * @throws InvalidInput where a decided value is none of the device's; a device that left with its part decides nothing
+     */
+    private static Installation decided(Recipe recipe, Job job, Catalogue catalogue) {
+        Installation built = Builder.build(recipe.setting(OpenJob.settings(job)));
+        for (Map.Entry<SettingId, String> e : OpenJob.settings(job).entrySet())
+            built.instance(e.getKey().instance()).stream()
+                    .flatMap(i -> i.device().settings().stream())
+                    .filter(c ->
+                            c.name().equals(e.getKey().setting()) && !c.values().contains(e.getValue()))
+                    .findFirst()
+                    .ifPresent(c -> {
+                        throw new InvalidInput(
+                                Fields.setting(e.getKey()),
+                                "cannot be \"%s\"; one of %s.".formatted(e.getValue(), String.join(", ", c.values())));
+                    });
+        return ProposedSettings.applied(built, catalogue.settingsInUse());
     }
 
     private static <T extends Sheet> T as(Class<T> type, Document document) {

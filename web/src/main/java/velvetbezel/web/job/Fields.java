@@ -2,11 +2,14 @@ package velvetbezel.web.job;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
+import velvetbezel.harness.SettingId;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.harness.Use;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Result;
 import velvetbezel.sheet.AsBuilt;
@@ -102,6 +105,24 @@ final class Fields {
     static final String KINDS = "joint kind/";
     static final String FOLDS = "fold/";
     static final String UNUSED = "unused";
+    /** Values decided for devices: selectors, switches, what a module is told. */
+    static final String SETTINGS = "setting/";
+
+    /** That a setting was made. */
+    static final String SET = "set/";
+
+    /** What serves where nothing gives what is wanted. */
+    static final String INSTEAD = "instead/";
+
+    static final String NOT_FED = "not fed";
+    /** How a part is used: laid for later, the customer's own, made by hand. */
+    static final String USES = "use/";
+
+    static final String SLOTS = "slot/";
+    static final List<String> SLOT_NAMES = List.of("front", "rear");
+    static final List<String> USE_NAMES = Arrays.stream(Use.values())
+            .map(u -> u.name().toLowerCase(Locale.ROOT))
+            .toList();
 
     static String kind(JointId j) {
         return KINDS + j;
@@ -118,6 +139,24 @@ final class Fields {
     /** A joint of an earlier kit that is still in the harness. */
     static String undo(JointId j) {
         return UNDO + j;
+    }
+
+    static String setting(SettingId id) {
+        return SETTINGS + id;
+    }
+
+    static String set(SettingId id) {
+        return SET + id;
+    }
+
+    /** Reads what {@link SettingId} writes; empty for a text that names no device's setting. */
+    static Optional<SettingId> settingId(String text) {
+        int dot = text.indexOf('.');
+        return dot < 0 ? Optional.empty() : Optional.of(new SettingId(text.substring(0, dot), text.substring(dot + 1)));
+    }
+
+    static String instead(LeadRole wanted) {
+        return INSTEAD + wanted.label();
     }
 
     static String folded(TerminalId t) {
@@ -157,7 +196,10 @@ final class Fields {
 
     /** Whether what is built from a job is another with this field: its kit, its worksheet, its loads. */
     static boolean rewires(String field) {
-        return BUILT_FROM.contains(field) || rebuilds(field) || field.startsWith(MOVES) || field.startsWith(EXTENDS);
+        return BUILT_FROM.contains(field)
+                || rebuilds(field)
+                || List.of(MOVES, EXTENDS, SETTINGS, INSTEAD, USES, SLOTS).stream()
+                        .anyMatch(field::startsWith);
     }
 
     /** The function a field speaks of, if it speaks of one. */
@@ -217,7 +259,16 @@ final class Fields {
                                             Stream.of(UNUSED),
                                             Arrays.stream(LeadRole.values()).map(LeadRole::label))
                                     .toList());
-                    case "fold", "joint", "cap", HANDED_OVER -> one(field, value, List.of(DONE));
+                    case "instead" -> one(
+                            field,
+                            value,
+                            Stream.concat(
+                                            Stream.of(NOT_FED),
+                                            Arrays.stream(LeadRole.values()).map(LeadRole::label))
+                                    .toList());
+                    case "use" -> one(field, value, USE_NAMES);
+                    case "slot" -> one(field, value, SLOT_NAMES);
+                    case "fold", "joint", "cap", "set", HANDED_OVER -> one(field, value, List.of(DONE));
                     case "read back", "goods" -> one(field, value, READ_BACK);
                     case "reading" -> String.valueOf(volts(field, value).value());
                     case VEHICLE,
@@ -229,6 +280,7 @@ final class Fields {
                             "result note",
                             "joint note",
                             "undo",
+                            "setting",
                             "settled" -> value;
                     default -> throw new InvalidInput(field, "is no field of a job.");
                 });

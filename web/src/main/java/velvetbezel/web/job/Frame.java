@@ -51,11 +51,8 @@ public record Frame(
                 .flatMap(d -> d.installation().recipe().radio())
                 .map(r -> " → " + r.device().name())
                 .orElse("");
-        List<Sheet.Caution> cautions = open.vehicle()
-                .map(v -> v.cautions().stream()
-                        .filter(c -> c.station().equals(station.label()))
-                        .toList())
-                .orElse(List.of());
+        List<Sheet.Caution> cautions =
+                open.vehicle().map(v -> Cautions.at(v, station)).orElse(List.of());
         return new Frame(
                 open.job().number(),
                 open.job().title(),

@@ -25,6 +25,7 @@ public record HandOverView(
         List<WireView.Measure> readings,
         List<String> settled,
         List<WireView.CapLine> spares,
+        List<SetUpView.Line> settings,
         List<String> cautions,
         boolean ready,
         boolean handedOver,
@@ -51,6 +52,7 @@ public record HandOverView(
                                 .map(c -> WireView.cap(open, c))
                                 .toList())
                         .orElse(List.of()),
+                SetUpView.of(open),
                 open.vehicle()
                         .map(v -> v.cautions().stream()
                                 .map(c -> c.text() + " " + c.why())

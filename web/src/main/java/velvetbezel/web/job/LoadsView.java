@@ -57,10 +57,14 @@ public record LoadsView(
     }
 
     private static String heading(Design design) {
-        int over = design.overloads().size();
+        int unfused = (int) design.overloads().stream()
+                .filter(l -> l.verdict() == Load.Verdict.NO_FUSE)
+                .count();
+        int over = design.overloads().size() - unfused;
         if (over > 0)
             return "%s too much for what bears it"
                     .formatted(Words.sentence(Words.count(over, "load") + (over == 1 ? " is" : " are")));
+        if (unfused > 0) return "Everything is borne; no fuse fits %s".formatted(Words.count(unfused, "feed"));
         long unknown = design.loads().stream()
                 .filter(l -> l.verdict() == Load.Verdict.UNKNOWN)
                 .count();
@@ -88,7 +92,7 @@ public record LoadsView(
         return switch (verdict) {
             case BEARS -> Question.Mark.SETTLED;
             case CLOSE, UNKNOWN -> Question.Mark.OPEN;
-            case OVER -> Question.Mark.WRONG;
+            case OVER, NO_FUSE -> Question.Mark.WRONG;
         };
     }
 
@@ -97,6 +101,7 @@ public record LoadsView(
             case BEARS -> "bears it";
             case CLOSE -> "look at it";
             case OVER -> "too much";
+            case NO_FUSE -> "no fuse fits";
             case UNKNOWN -> "not known";
         };
     }

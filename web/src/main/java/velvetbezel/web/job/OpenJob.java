@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,7 +16,10 @@ import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.Moves;
+import velvetbezel.harness.PartUse;
+import velvetbezel.harness.SettingId;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.harness.Use;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
@@ -175,6 +179,45 @@ record OpenJob(
             if (field.startsWith(Fields.FOLDS)) folded.add(Fields.terminal(field.substring(Fields.FOLDS.length())));
         });
         return new Ways(job.field(Fields.SCHOOL).flatMap(JointKind::find), kinds, folded, extended);
+    }
+
+    /** Values that were decided for devices of the kit. */
+    static Map<SettingId, String> settings(Job job) {
+        Map<SettingId, String> settings = new HashMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.SETTINGS))
+                Fields.settingId(field.substring(Fields.SETTINGS.length())).ifPresent(id -> settings.put(id, value));
+        });
+        return settings;
+    }
+
+    /** What serves instead of what nothing gives, where a person chose it. */
+    static Map<LeadRole, Optional<LeadRole>> instead(Job job) {
+        Map<LeadRole, Optional<LeadRole>> instead = new HashMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.INSTEAD))
+                LeadRole.find(field.substring(Fields.INSTEAD.length()))
+                        .ifPresent(wanted -> instead.put(wanted, LeadRole.find(value)));
+        });
+        return instead;
+    }
+
+    /** How parts are used where they are not simply fitted. */
+    static Map<String, PartUse> uses(Job job) {
+        Map<String, PartUse> uses = new HashMap<>();
+        job.fields().forEach((field, value) -> {
+            if (field.startsWith(Fields.USES))
+                uses.merge(
+                        field.substring(Fields.USES.length()),
+                        PartUse.of(Use.valueOf(value.toUpperCase(Locale.ROOT))),
+                        (slotted, use) -> new PartUse(use.use(), slotted.slot(), slotted.ends()));
+            if (field.startsWith(Fields.SLOTS))
+                uses.merge(
+                        field.substring(Fields.SLOTS.length()),
+                        PartUse.FITTED.in(value),
+                        (used, slot) -> used.in(value));
+        });
+        return uses;
     }
 
     /** Leads that are joined otherwise than by their roles. */

@@ -75,8 +75,7 @@ public record PaperView(
                 design.worksheet().caps().stream()
                         .map(c -> WireView.cap(open, c))
                         .toList(),
-                open.vehicle().orElseThrow().cautions().stream()
-                        .filter(c -> c.station().equals(Station.WIRE.label()))
+                Cautions.at(open.vehicle().orElseThrow(), Station.WIRE).stream()
                         .map(c -> c.text() + " " + c.why())
                         .toList(),
                 design.loads().stream()

@@ -77,6 +77,11 @@ final class Phrases {
             case "extend" -> "Piece of lead in " + rest;
             case "fold" -> "Folded back, " + rest;
             case "move" -> "Joined otherwise, " + rest;
+            case "setting" -> "Setting, " + rest;
+            case "set" -> "Set, " + rest;
+            case "instead" -> "Instead of " + rest;
+            case "use" -> "Use of " + rest;
+            case "slot" -> "Place of " + rest;
             case "joint note" -> "Note at " + rest;
             case "undo" -> "To take apart, " + rest;
             case "read back" -> "Read back, " + rest;

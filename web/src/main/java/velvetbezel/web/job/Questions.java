@@ -208,7 +208,19 @@ final class Questions {
                         Words.sentence(f.message()),
                         "Look at the joints",
                         open.path(Station.WIRE))));
-        List<Load> over = design.overloads();
+        List<Load> unfused = design.overloads().stream()
+                .filter(l -> l.verdict() == Load.Verdict.NO_FUSE)
+                .toList();
+        if (!unfused.isEmpty())
+            found.add(Question.go(
+                    Mark.WRONG,
+                    "No fuse fits %s".formatted(Words.count(unfused.size(), "feed")),
+                    "%s: %s.".formatted(unfused.get(0).what(), unfused.get(0).figures()),
+                    "See the loads",
+                    "/jobs/%d/loads".formatted(open.job().number())));
+        List<Load> over = design.overloads().stream()
+                .filter(l -> l.verdict() == Load.Verdict.OVER)
+                .toList();
         if (!over.isEmpty())
             found.add(Question.go(
                     Mark.WRONG,
@@ -255,6 +267,19 @@ final class Questions {
                     "At positions that carry something else than their label says.",
                     "Measure at the plug",
                     open.path(Station.WIRE) + "#exceptions"));
+        List<SetUpView.Line> unset =
+                SetUpView.of(open).stream().filter(l -> !l.set()).toList();
+        if (!unset.isEmpty())
+            found.add(Question.go(
+                    Mark.OPEN,
+                    "%s to make before power".formatted(Words.sentence(Words.count(unset.size(), "setting"))),
+                    "%s of %s on %s."
+                            .formatted(
+                                    Words.sentence(unset.get(0).name()),
+                                    unset.get(0).device(),
+                                    unset.get(0).value()),
+                    "Set and tick",
+                    open.path(Station.WIRE) + "#set-up"));
         open.joints().stream()
                 .filter(j -> open.readBack(j, Fields.DIFFERS))
                 .forEach(j -> found.add(Question.go(

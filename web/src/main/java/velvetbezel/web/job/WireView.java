@@ -9,13 +9,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.drawing.HarnessDrawing;
 import velvetbezel.drawing.Shapes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Instance;
+import velvetbezel.run.ExpectedReading;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.Location;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
@@ -49,7 +53,11 @@ public record WireView(
         List<Before> before,
         List<String> schools,
         String school,
-        int over) {
+        int over,
+        List<SetUpView.Line> setUp,
+        List<Instead> instead,
+        List<String> openSockets,
+        List<String> harm) {
     /** Kinds that a whole job can be made in. */
     private static final List<String> SCHOOLS = Arrays.stream(JointKind.values())
             .filter(k -> k != JointKind.TAP)
@@ -81,7 +89,13 @@ public record WireView(
             String back,
             MakingWords making,
             String href,
-            String note) {}
+            String note,
+            String meter,
+            String place) {}
+
+    /** Something that no lead gives, and what serves instead. */
+    public record Instead(
+            String field, String id, String wanted, String source, List<String> sources, boolean chosen, String text) {}
 
     /** A joint of an earlier kit that is to be taken apart. */
     public record Undo(String field, String text) {}
@@ -129,7 +143,11 @@ public record WireView(
                     List.of(),
                     List.of(),
                     "",
-                    0);
+                    0,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of());
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
         String next = design.worksheet().joints().stream()
@@ -162,7 +180,7 @@ public record WireView(
                 design.worksheet().caps().stream().map(c -> cap(open, c)).toList(),
                 plugged(ups),
                 names(ups.alone()),
-                names(ups.empty()),
+                PlugsView.meantToStayEmpty(open, ups),
                 rows.size(),
                 done.size(),
                 agreed,
@@ -170,7 +188,26 @@ public record WireView(
                 Before.of(design.installation(), design.worksheet(), sizing),
                 SCHOOLS,
                 open.value(Fields.SCHOOL),
-                design.overloads().size());
+                design.overloads().size(),
+                SetUpView.of(open),
+                instead(open, design),
+                PlugsView.openWork(open, ups),
+                design.misfed().stream().map(f -> Words.sentence(f.message())).toList());
+    }
+
+    /** What serves where nothing gives what is wanted, and what else could. */
+    private static List<Instead> instead(OpenJob open, Design design) {
+        return design.installation().substitutes().stream()
+                .map(s -> new Instead(
+                        Fields.instead(s.wanted()),
+                        Ids.of(Fields.instead(s.wanted())),
+                        Words.sentence(s.wanted().label()),
+                        s.source().map(LeadRole::label).orElse(Fields.NOT_FED),
+                        Stream.concat(s.sources().stream().map(LeadRole::label), Stream.of(Fields.NOT_FED))
+                                .toList(),
+                        open.done(Fields.instead(s.wanted())),
+                        Words.served(s.wanted(), s.source())))
+                .toList();
     }
 
     private static String toTakeApart(OpenJob open) {
@@ -198,7 +235,20 @@ public record WireView(
                 ? "every one is colour to colour"
                 : "going by colour would miss %s".formatted(Words.count(misled));
         String more = many == 0 ? "" : "; three leads or more meet in %s".formatted(Words.count(many));
-        return "%s; %s%s".formatted(Words.sentence(Words.count(joints.size(), "joint")), colours, more);
+        return "%s%s; %s%s"
+                .formatted(Words.sentence(Words.count(joints.size(), "joint")), places(joints), colours, more);
+    }
+
+    /** ", 13 at the dash and 8 at the boot"; nothing where all lie at the dash. */
+    private static String places(List<JointRow> joints) {
+        Map<Location, Long> places = joints.stream()
+                .collect(Collectors.groupingBy(j -> j.id().location(), TreeMap::new, Collectors.counting()));
+        if (places.size() < 2 && places.containsKey(Location.DASH)) return "";
+        return ", "
+                + Words.list(places.entrySet().stream()
+                        .map(e -> "%s at the %s"
+                                .formatted(Words.count(e.getValue().intValue()), e.getKey()))
+                        .toList());
     }
 
     private static String verdict(
@@ -263,7 +313,16 @@ public record WireView(
                 open.value(Fields.readBack(joint.id())),
                 MakingWords.of(joint, sizing.of(joint)),
                 JointView.here(open, joint.id().name()),
-                open.value(Fields.jointNote(joint.id())));
+                open.value(Fields.jointNote(joint.id())),
+                joint.expected().stream()
+                        .map(ExpectedReading::words)
+                        .collect(Collectors.collectingAndThen(
+                                Collectors.joining("; "), m -> m.isEmpty() ? "" : meterAt(joint) + m)),
+                joint.id().location().dash() ? "" : joint.id().location().words());
+    }
+
+    private static String meterAt(JointRow joint) {
+        return joint.expected().get(0).place() + ": ";
     }
 
     static Lead lead(LeadEnd lead) {
@@ -354,7 +413,7 @@ public record WireView(
                 .toList();
     }
 
-    private static String name(PlugUps.End end) {
+    static String name(PlugUps.End end) {
         return "%s of %s".formatted(end.plug().id(), end.instance().equals(Builder.CAR) ? "the car" : end.device());
     }
 

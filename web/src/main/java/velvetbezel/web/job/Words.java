@@ -5,6 +5,8 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.worksheet.Reading;
 
 /** How numbers, money, times and counts are written. */
@@ -42,6 +44,19 @@ final class Words {
 
     static String count(int n, String thing) {
         return count(n) + " " + thing + (n == 1 ? "" : "s");
+    }
+
+    /** What comes of a switched supply that another output serves (common practice, no source). */
+    static String served(LeadRole wanted, Optional<LeadRole> source) {
+        if (source.isEmpty()) return "Not fed: what hangs on it stays off.";
+        String from = source.get().label();
+        if (source.get() == LeadRole.ACCESSORY)
+            return wanted == LeadRole.AMP_REMOTE
+                    ? "Fed from accessory: the amplifier is on with the key, also with the radio off; a pop is likely."
+                    : "Fed from accessory: up whenever the key is on, not only with the tuner.";
+        return source.get() == LeadRole.REVERSE
+                ? "Fed from reverse: on in reverse only."
+                : "Fed from %s: on with the radio, whatever plays.".formatted(from);
     }
 
     /** "a, b and c". */
