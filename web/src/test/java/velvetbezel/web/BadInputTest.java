@@ -49,7 +49,7 @@ class BadInputTest {
         vin            | 1M8GDM9AXKPI42788     | Character 12 is I, and a VIN has no I, O or Q. It is probably 1.
         baseline/power | SOMETIMES             | "SOMETIMES" is not allowed; one of NOT_TESTED, WORKED, FAULTY.
         wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, retained power, memory
-        wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted.
+        wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted, may go.
         reading/car.A.7/key off | a lot        | "a lot" is no voltage; type a number such as 12.4.
         budget         | -5                    | "-5" is no amount; type a number such as 450 or 450.00.
         goods/ondel-47/box | perhaps           | "perhaps" is not allowed; one of agrees, differs.

@@ -80,7 +80,7 @@ class EntryTest extends InBrowser {
         column(page, "A 1, colour", COLOURS);
         button(page, "Save the vehicle");
         assertThat(page.locator("h1")).hasText("Corrick Tern, 2007 to 2011, van, plain audio");
-        assertThat(page.locator(".facts")).containsText("13 functions: switched power, memory over a key cycle");
+        assertThat(page.locator(".facts")).containsText("14 functions: switched power, memory over a key cycle");
         assertTrue(keys < 250, () -> keys + " keys");
         amplified(page);
         assertEquals(List.of(), console.stream().filter(m -> !m.contains("422")).toList());

@@ -53,7 +53,7 @@ class JobPathTest extends InBrowser {
     }
 
     private static void arrive(Page page) {
-        assertThat(page.locator(HEADING)).hasText("Corrick Ferryman, plain audio: eighteen functions to keep");
+        assertThat(page.locator(HEADING)).hasText("Corrick Ferryman, plain audio: nineteen functions to keep");
         Locator vin = page.locator("#vin");
         saved(page, () -> {
             vin.fill("1M8GDM9AXKPO42788");
@@ -209,7 +209,7 @@ class JobPathTest extends InBrowser {
         assertThat(page.locator("#questions")).containsText("It looks like the other trim");
         saved(page, () -> page.getByLabel("Choose Meridale Plover, 2017 to 2020, plain audio")
                 .click());
-        assertThat(page.locator(HEADING)).hasText("Meridale Plover, plain audio: eighteen functions to keep");
+        assertThat(page.locator(HEADING)).hasText("Meridale Plover, plain audio: nineteen functions to keep");
         assertThat(page.locator("#audio")).containsText("What was seen agrees with the chosen sheet.");
         page.locator("#built > summary").click();
         saved(page, () -> page.locator("#f-as-built-main-13").selectOption("no wire"));
