@@ -86,8 +86,8 @@ public final class Seeded {
         return new Sheet.Part(
                 new Sheet.Header(id, p.name() + " " + i, p.header().from()),
                 p.kind(),
-                Math.max(100, Math.round(around(p.priceCents(), price))),
-                Math.max(0, (int) Math.round(around(p.minutes(), labour))),
+                p.priceCents().map(c -> Math.max(100, Math.round(around(c, price)))),
+                p.minutes().map(m -> Math.max(0, (int) Math.round(around(m, labour)))),
                 random.nextInt(20) == 0 ? 1 : p.cuts(),
                 p.holds(),
                 p.device(),
@@ -113,7 +113,8 @@ public final class Seeded {
                                     r.name() + " " + i,
                                     r.header().from()),
                             r.size(),
-                            Math.round(around(r.priceCents(), random.nextGaussian())),
+                            r.mount(),
+                            r.priceCents().map(c -> Math.round(around(c, random.nextGaussian()))),
                             alike ? r.device() : own(r.device(), i),
                             r.screen(),
                             r.body());

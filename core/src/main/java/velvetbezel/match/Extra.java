@@ -11,12 +11,13 @@ import velvetbezel.sheet.Sheet;
  * Something worth doing while the dash is open. The same strip-down serves it: done later, the dash comes out again.
  *
  * @param part   empty for work without a part of the library
- * @param cents  its material
+ * @param cents  its material; empty where nobody stated its price
  * @param now    minutes it adds while the dash is open
  * @param later  minutes on another day: the same, and the dash opened and closed again
  * @param brings functions that work then and do not without it
  */
-public record Extra(String name, Optional<Sheet.Part> part, long cents, int now, int later, List<FunctionId> brings) {
+public record Extra(
+        String name, Optional<Sheet.Part> part, Optional<Long> cents, int now, int later, List<FunctionId> brings) {
     /** Minutes beside the frame's own to take panels off and put them back (a starting figure, from memory). */
     private static final int PANELS = 20;
 
@@ -43,7 +44,7 @@ public record Extra(String name, Optional<Sheet.Part> part, long cents, int now,
         int again = PANELS
                 + kit.parts().stream()
                         .filter(p -> p.holds().isPresent())
-                        .mapToInt(Sheet.Part::minutes)
+                        .mapToInt(p -> p.minutes().orElse(0))
                         .sum();
         List<Extra> extras = new ArrayList<>();
         for (RadioMatch.Swap s : swaps) {
@@ -58,7 +59,8 @@ public record Extra(String name, Optional<Sheet.Part> part, long cents, int now,
                     s.again()));
         }
         Stream<Extra> usual = USUAL.stream()
-                .map(u -> new Extra(u.name, Optional.empty(), u.cents, u.minutes, u.minutes + again, List.of()));
+                .map(u -> new Extra(
+                        u.name, Optional.empty(), Optional.of(u.cents), u.minutes, u.minutes + again, List.of()));
         return Stream.concat(extras.stream(), usual).toList();
     }
 }

@@ -299,7 +299,10 @@ final class Front {
 
     private record Ranked(int index, Cost cost, int loss) {
         boolean alike(Ranked other) {
-            return loss == other.loss && cost.cuts() == other.cost.cuts() && cost.days() == other.cost.days();
+            return loss == other.loss
+                    && cost.cuts() == other.cost.cuts()
+                    && cost.days() == other.cost.days()
+                    && cost.missing().equals(other.cost.missing());
         }
     }
 
@@ -309,6 +312,10 @@ final class Front {
         if (order == 0) order = Integer.compare(a.loss, b.loss);
         if (order == 0) order = Integer.compare(a.cost.cuts(), b.cost.cuts());
         if (order == 0) order = Integer.compare(a.cost.days(), b.cost.days());
+        if (order == 0)
+            order = Integer.compare(a.cost.missing().prices(), b.cost.missing().prices());
+        if (order == 0)
+            order = Integer.compare(a.cost.missing().times(), b.cost.missing().times());
         return order != 0 ? order : Integer.compare(a.index, b.index);
     }
 
@@ -318,7 +325,8 @@ final class Front {
             if (q.cost.minutes() <= r.cost.minutes() + slack
                     && q.loss <= r.loss
                     && q.cost.cuts() <= r.cost.cuts()
-                    && q.cost.days() <= r.cost.days()) {
+                    && q.cost.days() <= r.cost.days()
+                    && q.cost.missing().covers(r.cost.missing())) {
                 // what beat one is likely to beat the next
                 if (i > 0) quickest.set(i, quickest.set(i - 1, q));
                 return true;

@@ -1,6 +1,7 @@
 package velvetbezel.match;
 
 import java.util.Map;
+import java.util.Optional;
 import velvetbezel.sheet.Access;
 import velvetbezel.sheet.Sheet;
 
@@ -19,12 +20,14 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
         days = Map.copyOf(days);
     }
 
-    public long cents(Sheet.Part part) {
-        return cents.getOrDefault(part.id(), part.priceCents());
+    /** Empty where neither the market nor the sheet says it. */
+    public Optional<Long> cents(Sheet.Part part) {
+        return Optional.ofNullable(cents.get(part.id())).or(part::priceCents);
     }
 
-    public long cents(Sheet.Radio radio) {
-        return cents.getOrDefault(radio.id(), radio.priceCents());
+    /** As for a part. */
+    public Optional<Long> cents(Sheet.Radio radio) {
+        return Optional.ofNullable(cents.get(radio.id())).or(radio::priceCents);
     }
 
     public int days(Sheet sheet) {
@@ -32,18 +35,21 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
     }
 
     public Cost of(Sheet.Radio radio) {
-        return new Cost(cents(radio), 0, 0, days(radio));
+        Optional<Long> price = cents(radio);
+        return new Cost(price.orElse(0L), 0, 0, days(radio), new Cost.Missing(price.isEmpty() ? 1 : 0, 0));
     }
 
     /** Labour includes the way to a plug elsewhere in the car. */
     public Cost of(Sheet.Vehicle vehicle, Sheet.Part part) {
+        Optional<Long> price = cents(part);
         return new Cost(
-                cents(part),
-                part.minutes()
+                price.orElse(0L),
+                part.minutes().orElse(0)
                         + Slots.ways(vehicle, part).stream()
                                 .mapToInt(Access::minutes)
                                 .sum(),
                 part.cuts(),
-                days(part));
+                days(part),
+                new Cost.Missing(price.isEmpty() ? 1 : 0, part.minutes().isEmpty() ? 1 : 0));
     }
 }

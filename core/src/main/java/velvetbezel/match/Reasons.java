@@ -58,7 +58,7 @@ final class Reasons {
     private String ofRadio(Sheet.Radio radio, List<Sheet.Part> parts) {
         Optional<String> deep = tooDeep(vehicle, radio);
         if (deep.isPresent()) return deep.get();
-        if (parts.stream().noneMatch(p -> Slots.holds(vehicle, radio, p)))
+        if (!Slots.needsNoFrame(vehicle, radio) && parts.stream().noneMatch(p -> Slots.holds(vehicle, radio, p)))
             return "No dash kit here holds a %s radio in the %s opening of this vehicle."
                     .formatted(radio.size().label(), vehicle.opening().label());
         RadioMatch match = radios.stream()
@@ -93,7 +93,7 @@ final class Reasons {
     private String noPlace(Sheet.Part part) {
         if (!part.vehicles().isEmpty() && !part.vehicles().contains(vehicle.id())) return "Made for another vehicle.";
         if (part.holds().isPresent())
-            return part.holds().get().opening() == vehicle.opening()
+            return part.holds().get().opening().equals(vehicle.opening())
                     ? "No radio here is of its size."
                     : "It does not fill a %s opening."
                             .formatted(vehicle.opening().label());

@@ -19,7 +19,7 @@ import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
 
 /**
- * The places of a kit for one radio in one car. One part holds the radio, one plugs into the car's main plug unless its
+ * The places of a kit for one radio in one car. One part holds the radio unless it needs no frame, one plugs into the car's main plug unless its
  * wires end bare or the radio fits it, one joins the antennas unless they fit; of every other kind, parts that go to
  * the
  * same place are alternatives, and the place may stay empty.
@@ -44,7 +44,7 @@ final class Slots {
     }
 
     private Optional<List<Slot>> make() {
-        boolean whole = place("dash kit", p -> holds(vehicle, radio, p), false)
+        boolean whole = place("dash kit", p -> holds(vehicle, radio, p), needsNoFrame(vehicle, radio))
                 && place("harness", p -> plugsIn(vehicle, radio, p), needsNoHarness())
                 && place("antenna adapter", this::joinsAntennas, needsNoAntennaAdapter());
         if (!whole) return Optional.empty();
@@ -64,9 +64,20 @@ final class Slots {
 
     static boolean holds(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {
         return part.holds()
-                        .filter(h -> h.opening() == vehicle.opening() && h.radio() == radio.size())
+                        .filter(h -> h.opening().equals(vehicle.opening())
+                                && h.radio().equals(radio.size()))
                         .isPresent()
                 && madeFor(vehicle, part);
+    }
+
+    /** Its own feet or base, the factory brackets in an opening of its size, or a unit made for this very opening. */
+    static boolean needsNoFrame(Sheet.Vehicle vehicle, Sheet.Radio radio) {
+        boolean same = radio.size().equals(vehicle.opening());
+        return switch (radio.mount()) {
+            case FRONT, TOP -> true;
+            case FACTORY_BRACKETS -> same;
+            case FRAME -> same && radio.size().own();
+        };
     }
 
     private static boolean madeFor(Sheet.Vehicle vehicle, Sheet.Part part) {

@@ -58,11 +58,19 @@ public sealed interface Sheet {
     }
 
     /**
-     * @param priceCents price in hundredths of the workshop's currency, tax included
+     * @param mount      what holds it
+     * @param priceCents price in hundredths of the workshop's currency, tax included; empty where nobody stated it
      * @param screen     the factory radio stays as sound source and amplifier driver; this is a screen over it
      * @param body       face and chassis
      */
-    record Radio(Header header, Opening size, long priceCents, Device device, boolean screen, Geometry body)
+    record Radio(
+            Header header,
+            Opening size,
+            Mount mount,
+            Optional<Long> priceCents,
+            Device device,
+            boolean screen,
+            Geometry body)
             implements Sheet {}
 
     /**
@@ -70,7 +78,8 @@ public sealed interface Sheet {
      *
      * @param holds    for what holds a radio: the car's opening, the radio's size and the vehicles it is made for
      * @param device   empty for a part without wires
-     * @param minutes  labour to fit it
+     * @param priceCents as for a radio
+     * @param minutes  labour to fit it; empty where nobody stated it
      * @param cuts     cuts it asks for in the car: a sub-dash sawn, a hole drilled, a factory wire cut
      * @param vehicles sheets it is made for; empty when its plugs alone decide
      * @param finishes colours it comes in; empty where nobody sees it
@@ -79,8 +88,8 @@ public sealed interface Sheet {
     record Part(
             Header header,
             PartKind kind,
-            long priceCents,
-            int minutes,
+            Optional<Long> priceCents,
+            Optional<Integer> minutes,
             int cuts,
             Optional<Holds> holds,
             Optional<Device> device,

@@ -75,8 +75,11 @@ public final class SheetReader {
         };
     }
 
-    private static long cents(Node node) {
-        return Math.round(node.number(0, MOST_CENTS / 100.0) * 100);
+    /** A price that is not written down is not known; nothing is free by silence. */
+    private static Optional<Long> cents(Node sheet) {
+        return sheet.has("price")
+                ? Optional.of(Math.round(sheet.at("price").number(0, MOST_CENTS / 100.0) * 100))
+                : Optional.empty();
     }
 
     private static Opening opening(Node node) {
@@ -92,6 +95,7 @@ public final class SheetReader {
                 "name",
                 "source",
                 "size",
+                "mount",
                 "price",
                 "device",
                 "factory radio stays",
@@ -99,7 +103,8 @@ public final class SheetReader {
         return new Sheet.Radio(
                 header,
                 opening(node.at("size")),
-                cents(node.at("price")),
+                node.has("mount") ? node.at("mount").one(Mount::find, Mount.all(), Mount.FRAME) : Mount.FRAME,
+                cents(node),
                 new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")),
                 node.at("factory radio stays").truth(false),
                 facts.geometry(node.at("geometry")));
@@ -135,8 +140,8 @@ public final class SheetReader {
         return new Sheet.Part(
                 header,
                 kind,
-                cents(node.at("price")),
-                node.at("minutes").whole(0, 6000),
+                cents(node),
+                node.has("minutes") ? Optional.of(node.at("minutes").whole(0, 6000)) : Optional.empty(),
                 node.has("cuts") ? node.at("cuts").whole(0, 20) : 0,
                 holds,
                 node.has("device")

@@ -82,8 +82,8 @@ class FrontTest {
             return new Sheet.Part(
                     p.header(),
                     p.kind(),
-                    500 * random.nextInt(6),
-                    5 * random.nextInt(5),
+                    random.nextInt(8) == 0 ? Optional.empty() : Optional.of(500L * random.nextInt(6)),
+                    random.nextInt(8) == 0 ? Optional.empty() : Optional.of(5 * random.nextInt(5)),
                     random.nextInt(5) == 0 ? 1 : 0,
                     p.holds(),
                     p.device(),
@@ -276,7 +276,12 @@ class FrontTest {
         Random random = new Random(31);
         List<Point> all = IntStream.range(0, 3000)
                 .mapToObj(i -> new Point(
-                        new Cost(random.nextInt(5000), random.nextInt(500), random.nextInt(3), random.nextInt(3)),
+                        new Cost(
+                                random.nextInt(5000),
+                                random.nextInt(500),
+                                random.nextInt(3),
+                                random.nextInt(3),
+                                new Cost.Missing(random.nextInt(2), random.nextInt(2))),
                         random.nextInt(20)))
                 .toList();
         for (int slack : new int[] {0, 5, 40}) {
@@ -289,7 +294,8 @@ class FrontTest {
                                         && k.cost.cents() <= p.cost.cents()
                                         && k.cost.minutes() <= p.cost.minutes() + slack
                                         && k.cost.cuts() <= p.cost.cuts()
-                                        && k.cost.days() <= p.cost.days()),
+                                        && k.cost.days() <= p.cost.days()
+                                        && k.cost.missing().covers(p.cost.missing())),
                         p::toString);
         }
     }

@@ -106,7 +106,8 @@ class MatcherTest {
                 .orElseThrow();
         assertEquals(
                 950 - 5800,
-                Market.SHEETS.cents(find("thornlea-ignition-lead")) - Market.SHEETS.cents(find("ashdyke-bus-power")));
+                Market.SHEETS.cents(find("thornlea-ignition-lead")).orElseThrow()
+                        - Market.SHEETS.cents(find("ashdyke-bus-power")).orElseThrow());
         assertEquals(
                 10 + 20,
                 Market.SHEETS
@@ -348,8 +349,9 @@ class MatcherTest {
                         e.part().filter(p -> p.id().equals("kelfax-microphone")).isPresent())
                 .findFirst()
                 .orElseThrow();
-        assertEquals(List.of(1200L, 25L, 25L + 15 + 20), List.of(microphone.cents(), (long) microphone.now(), (long)
-                microphone.later()));
+        assertEquals(
+                List.of(1200L, 25L, 25L + 15 + 20),
+                List.of(microphone.cents().orElseThrow(), (long) microphone.now(), (long) microphone.later()));
         assertEquals(List.of(new FunctionId("hands-free"), new FunctionId("microphone")), microphone.brings());
         assertTrue(extras.stream().allMatch(e -> e.later() > e.now()));
         assertTrue(extras.stream()

@@ -90,7 +90,9 @@ class JobPathTest extends InBrowser {
                 .containsText(
                         "the best, Pebblefen P2, loses nothing",
                         new LocatorAssertions.ContainsTextOptions().setTimeout(60_000));
-        assertThat(page.locator(".verdict")).containsText("Every kit keeps what must stay: hands-free calls.");
+        assertThat(page.locator(".verdict"))
+                .containsText(
+                        Pattern.compile("Every kit keeps what must stay: .*radio reception, hands-free calls\\."));
         // other tests bring in prices of their own: the kit is found by what is in it
         Locator withMicrophone = page.locator(".versus");
         assertThat(withMicrophone).containsText("Thornlea ISO A and B with steering tail");

@@ -48,6 +48,13 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
                         open.path(Station.MATCH)));
     }
 
+    private static String done(Extra e, int minutes, Tariff tariff) {
+        String sum = e.cents()
+                .map(c -> Words.money(c + tariff.labour(minutes)))
+                .orElseGet(() -> Words.money(tariff.labour(minutes)) + " and the part");
+        return "%s, %s".formatted(Words.minutes(minutes), sum);
+    }
+
     private static Line line(OpenJob open, Tariff tariff, Kit kit, Extra e) {
         String brings = e.brings().stream().map(open::functionName).collect(Collectors.joining(", "));
         String parts = e.part()
@@ -58,9 +65,9 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
         return new Line(
                 e.name(),
                 brings,
-                Words.money(e.cents()),
-                "%s, %s".formatted(Words.minutes(e.now()), Words.money(e.cents() + tariff.labour(e.now()))),
-                "%s, %s".formatted(Words.minutes(e.later()), Words.money(e.cents() + tariff.labour(e.later()))),
+                Words.price(e.cents()),
+                done(e, e.now(), tariff),
+                done(e, e.later(), tariff),
                 Words.money(tariff.labour(e.later()) - tariff.labour(e.now())),
                 kit.radio().id(),
                 parts);

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.drawing.LoomDrawing;
-import velvetbezel.match.Cost;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;
 
@@ -33,7 +32,7 @@ public record HandOverView(
     public record Fact(String name, String value) {}
 
     static HandOverView of(OpenJob open, Prices prices, Instant now, Frame.Trouble trouble) {
-        Optional<Bought> bought = open.design().map(d -> Bought.of(open, d, prices));
+        Optional<Goods> bought = open.design().map(d -> bought(open, d, prices));
         boolean handed = open.done(Fields.HANDED_OVER);
         return new HandOverView(
                 Frame.of(open, Station.HAND_OVER, trouble),
@@ -41,9 +40,9 @@ public record HandOverView(
                 verdict(open),
                 open.design().isPresent(),
                 facts(open),
-                bought.map(Bought::items).orElse(List.of()),
-                bought.map(b -> Words.money(b.cost.cents())).orElse(""),
-                Words.minutes(bought.map(b -> b.cost.minutes()).orElse(0)),
+                bought.map(Goods::items).orElse(List.of()),
+                bought.map(Goods::total).orElse(""),
+                bought.map(b -> Words.time(b.cost())).orElse(""),
                 open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(),
                 open.measured().stream().map(m -> WireView.measure(open, m)).toList(),
                 settled(open),
@@ -117,25 +116,14 @@ public record HandOverView(
         return text.isEmpty() ? "not recorded" : text;
     }
 
-    /** Radio and parts at what they cost on the shelves today; labour with the ways to plugs elsewhere in the car. */
-    private record Bought(List<MatchView.Item> items, Cost cost) {
-        static Bought of(OpenJob open, Design design, Prices prices) {
-            Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
-            List<Sheet.Part> parts =
-                    List.copyOf(design.installation().recipe().parts().values());
-            Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream())
-                    .map(Sheet::id)
-                    .toList());
-            List<MatchView.Item> items =
-                    new ArrayList<>(List.of(new MatchView.Item(radio.name(), Words.money(market.cents(radio)), "")));
-            Cost cost = market.of(radio);
-            for (Sheet.Part p : parts) {
-                Cost own = market.of(open.vehicle().orElseThrow(), p);
-                items.add(new MatchView.Item(p.name(), Words.money(own.cents()), Words.minutes(own.minutes())));
-                cost = cost.plus(own);
-            }
-            return new Bought(items, cost);
-        }
+    /** At what it costs on the shelves today; labour with the ways to plugs elsewhere in the car. */
+    private static Goods bought(OpenJob open, Design design, Prices prices) {
+        Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
+        List<Sheet.Part> parts =
+                List.copyOf(design.installation().recipe().parts().values());
+        Market market = prices.of(
+                Stream.concat(Stream.of(radio), parts.stream()).map(Sheet::id).toList());
+        return Goods.of(open, radio, parts, market, design.installation());
     }
 
     private static List<String> settled(OpenJob open) {

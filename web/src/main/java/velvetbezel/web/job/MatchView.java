@@ -310,7 +310,7 @@ public record MatchView(
                     .formatted(
                             must,
                             cheapest.getKey(),
-                            Words.money(cheapest.getValue().cost().cents()));
+                            Words.price(cheapest.getValue().cost()));
         }
 
         private static List<String> names(List<Function> functions) {
@@ -342,9 +342,7 @@ public record MatchView(
                             e.getKey(),
                             "Kit %s: %s, %s"
                                     .formatted(
-                                            e.getKey(),
-                                            Words.money(e.getValue().cost().cents()),
-                                            losses(e.getValue())),
+                                            e.getKey(), Words.price(e.getValue().cost()), losses(e.getValue())),
                             e.getValue().cost().cents() / 100.0,
                             e.getValue().loss(),
                             shown.contains(e.getKey()),
@@ -358,8 +356,8 @@ public record MatchView(
                     letter,
                     kit.radio().device().name(),
                     difference(kit),
-                    Words.money(kit.cost().cents()),
-                    Words.minutes(kit.cost().minutes()),
+                    Words.price(kit.cost()),
+                    Words.time(kit.cost()),
                     Words.days(kit.cost().days()),
                     kit.cost().cuts(),
                     kit.losses(),
@@ -422,33 +420,24 @@ public record MatchView(
             List<Row> rows = new ArrayList<>();
             rows.add(new Row(
                     "Price, tax included",
-                    figures(
-                            kits,
-                            k -> k.cost().cents(),
-                            k -> Words.money(k.cost().cents()),
-                            k -> Stream.concat(
-                                            Stream.of(new Item(
-                                                    k.radio().device().name(),
-                                                    Words.money(market.cents(k.radio())),
-                                                    "")),
-                                            k.parts().stream()
-                                                    .map(p -> new Item(p.name(), Words.money(market.cents(p)), "")))
-                                    .toList())));
+                    figures(kits, k -> k.cost().cents(), k -> Words.price(k.cost()), k -> Stream.concat(
+                                    Stream.of(new Item(
+                                            k.radio().device().name(), Words.price(market.cents(k.radio())), "")),
+                                    k.parts().stream().map(p -> new Item(p.name(), Words.price(market.cents(p)), "")))
+                            .toList())));
             rows.add(new Row(
-                    "Labour",
-                    figures(
-                            kits,
-                            k -> k.cost().minutes(),
-                            k -> Words.minutes(k.cost().minutes()),
-                            k -> Stream.concat(
-                                            k.parts().stream()
-                                                    .map(p -> new Item(p.name(), "", Words.minutes(p.minutes()))),
-                                            k.places(open.vehicle().orElseThrow()).stream()
-                                                    .map(a -> new Item(
-                                                            "Way to the plug " + a.place(),
-                                                            "",
-                                                            Words.minutes(a.minutes()))))
-                                    .toList())));
+                    "Labour", figures(kits, k -> k.cost().minutes(), k -> Words.time(k.cost()), k -> Stream.concat(
+                                    k.parts().stream()
+                                            .map(p -> new Item(
+                                                    p.name(),
+                                                    "",
+                                                    p.minutes()
+                                                            .map(Words::minutes)
+                                                            .orElse("time not stated"))),
+                                    k.places(open.vehicle().orElseThrow()).stream()
+                                            .map(a -> new Item(
+                                                    "Way to the plug " + a.place(), "", Words.minutes(a.minutes()))))
+                            .toList())));
             rows.add(new Row(
                     "Waiting",
                     figures(kits, k -> k.cost().days(), k -> Words.days(k.cost().days()), k -> Stream.<Sheet>concat(
@@ -639,11 +628,7 @@ public record MatchView(
             Kit k = g.kit();
             return new Way(
                     Words.sentence(String.join(" and ", names)),
-                    "then %s at %s, %s"
-                            .formatted(
-                                    k.radio().device().name(),
-                                    Words.money(k.cost().cents()),
-                                    losses(k)));
+                    "then %s at %s, %s".formatted(k.radio().device().name(), Words.price(k.cost()), losses(k)));
         }
     }
 

@@ -7,12 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
-import velvetbezel.harness.Installation;
 import velvetbezel.match.Kit;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.worksheet.Loads;
-import velvetbezel.worksheet.Materials;
-import velvetbezel.worksheet.Worksheet;
 
 /** Alternatives that a customer can take home: parts, labour, tax, and in plain words what would be lost. */
 public record QuoteView(
@@ -80,30 +76,22 @@ public record QuoteView(
 
     private static Alternative alternative(
             OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
-        List<MatchView.Item> items = new ArrayList<>(List.of(new MatchView.Item(
-                kit.radio().name(), Words.money(answer.market().cents(kit.radio())), "")));
-        kit.parts()
-                .forEach(p -> items.add(
-                        new MatchView.Item(p.name(), Words.money(answer.market().cents(p)), "")));
         Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
-        Materials materials = materials(open, kit.build(vehicle));
-        if (materials.cents() > 0)
-            items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
-        long goods = kit.cost().cents() + materials.cents();
+        Goods goods = Goods.of(open, kit.radio(), kit.parts(), answer.market(), kit.build(vehicle));
         int minutes = kit.cost().minutes();
         long labour = tariff.labour(minutes);
-        long total = goods + labour;
+        long total = goods.cents() + labour;
         return new Alternative(
                 letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter,
                 kit.radio().device().name(),
                 MatchView.how(kit),
-                items,
-                Words.money(goods),
-                Words.minutes(minutes),
+                goods.items(),
+                goods.total(),
+                Words.time(kit.cost()),
                 Words.money(labour),
-                Words.money(total),
+                Words.price(total, kit.cost().missing()),
                 Words.money(tariff.contained(total)),
-                Words.money(goods),
+                goods.total(),
                 "%s to %s"
                         .formatted(
                                 Words.minutes(FIRST_TIMER_LEAST * minutes), Words.minutes(FIRST_TIMER_MOST * minutes)),
@@ -119,12 +107,6 @@ public record QuoteView(
                 names(open, having(open, kit, Kind.CHANGED)),
                 names(open, having(open, kit, Kind.GAINED)),
                 kit.remarks(vehicle));
-    }
-
-    /** As this job makes its joints; what loads ask for is in it. */
-    private static Materials materials(OpenJob open, Installation installation) {
-        Worksheet worksheet = Worksheet.of(installation);
-        return Materials.of(worksheet, open.tables(), open.ways(), Loads.of(installation, worksheet, open.tables()));
     }
 
     private static Change lost(OpenJob open, FunctionId f) {

@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import velvetbezel.match.Cost;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.worksheet.Reading;
 
@@ -82,6 +83,29 @@ final class Words {
         String units = Long.toString(Math.abs(cents) / 100);
         String rest = Long.toString(100 + Math.abs(cents) % 100).substring(1);
         return (cents < 0 ? "-" : "") + units + "." + rest;
+    }
+
+    static String price(Optional<Long> cents) {
+        return cents.map(Words::money).orElse("price not stated");
+    }
+
+    /** What is known of a price; a missing one is said, never counted as nothing. */
+    static String price(long cents, Cost.Missing missing) {
+        return missing.prices() == 0
+                ? money(cents)
+                : "from %s, %s missing".formatted(money(cents), count(missing.prices(), "price"));
+    }
+
+    static String price(Cost cost) {
+        return price(cost.cents(), cost.missing());
+    }
+
+    /** What is known of the labour. */
+    static String time(Cost cost) {
+        return cost.missing().times() == 0
+                ? minutes(cost.minutes())
+                : "from %s, %s missing"
+                        .formatted(minutes(cost.minutes()), count(cost.missing().times(), "time"));
     }
 
     static String minutes(int minutes) {

@@ -63,7 +63,7 @@ public record FactsView(
                             m.choice(
                                     "opening",
                                     "Opening in the dash",
-                                    Arrays.stream(Opening.values())
+                                    Opening.STANDARD.stream()
                                             .map(Opening::label)
                                             .toList()),
                             m.choice("audio system", "Audio system", List.of("plain", "amplified")),
@@ -84,7 +84,7 @@ public record FactsView(
                             m.choice(
                                     "size",
                                     "Size",
-                                    Arrays.stream(Opening.values())
+                                    Opening.STANDARD.stream()
                                             .map(Opening::label)
                                             .toList()),
                             m.number("price", "Price"),
@@ -109,15 +109,11 @@ public record FactsView(
                         m.choice(
                                 "holds.opening",
                                 "Fills an opening of",
-                                Arrays.stream(Opening.values())
-                                        .map(Opening::label)
-                                        .toList()),
+                                Opening.STANDARD.stream().map(Opening::label).toList()),
                         m.choice(
                                 "holds.radio",
                                 "Takes a radio of",
-                                Arrays.stream(Opening.values())
-                                        .map(Opening::label)
-                                        .toList())));
+                                Opening.STANDARD.stream().map(Opening::label).toList())));
             groups.add(new Group("The part", false, fields));
         }
         String what = sheet instanceof Sheet.Vehicle

@@ -111,7 +111,7 @@ class NewController {
         model.addAttribute(
                 "kinds", Arrays.stream(PartKind.values()).map(PartKind::label).toList());
         model.addAttribute(
-                "openings", Arrays.stream(Opening.values()).map(Opening::label).toList());
+                "openings", Opening.STANDARD.stream().map(Opening::label).toList());
         return "library/new-device";
     }
 

@@ -135,7 +135,7 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
     }
 
     public List<String> openings() {
-        return Arrays.stream(Opening.values()).map(Opening::label).toList();
+        return Opening.STANDARD.stream().map(Opening::label).toList();
     }
 
     public List<String> roles() {

@@ -124,15 +124,19 @@ public record SheetView(
             v.car().plugs().forEach(p -> tables.add(plug(sheet, p)));
             cautions = v.cautions();
         } else if (sheet instanceof Sheet.Radio r) {
-            facts.addAll(
-                    List.of(new Line("Size", r.size().label()), new Line("Price", ShelfView.money(r.priceCents()))));
+            facts.addAll(List.of(
+                    new Line("Size", r.size().label()),
+                    new Line("Held by", r.mount().label()),
+                    new Line("Price", r.priceCents().map(ShelfView::money).orElse("not stated"))));
             if (r.screen()) facts.add(new Line("Architecture", "a screen over the factory radio, which stays"));
             geometry("Face and chassis", r.body()).ifPresent(facts::add);
             ratings(r.device()).ifPresent(facts::add);
             device(sheet, r.device(), tables);
         } else {
             Sheet.Part p = (Sheet.Part) sheet;
-            facts.addAll(List.of(new Line("Kind", p.kind().label()), new Line("Labour", p.minutes() + " min")));
+            facts.addAll(List.of(
+                    new Line("Kind", p.kind().label()),
+                    new Line("Labour", p.minutes().map(m -> m + " min").orElse("not stated"))));
             if (p.cuts() > 0) facts.add(new Line("Cuts to the car", String.valueOf(p.cuts())));
             listing.ifPresent(l -> facts.addAll(commerce(l)));
             p.holds()

@@ -1,0 +1,40 @@
+package velvetbezel.web.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import velvetbezel.harness.Installation;
+import velvetbezel.match.Cost;
+import velvetbezel.match.Market;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.worksheet.Loads;
+import velvetbezel.worksheet.Materials;
+import velvetbezel.worksheet.Worksheet;
+
+/**
+ * What is bought for a job, as quote and record both count it: radio, parts, and small materials for the joints.
+ *
+ * @param cents all of it, as far as prices are known
+ */
+record Goods(List<MatchView.Item> items, long cents, Cost cost) {
+    /** As this job makes its joints; what loads ask for is in it. */
+    static Goods of(OpenJob open, Sheet.Radio radio, List<Sheet.Part> parts, Market market, Installation installation) {
+        List<MatchView.Item> items = new ArrayList<>();
+        items.add(new MatchView.Item(radio.name(), Words.price(market.cents(radio)), ""));
+        Cost cost = market.of(radio);
+        for (Sheet.Part p : parts) {
+            Cost own = market.of(open.vehicle().orElseThrow(), p);
+            items.add(new MatchView.Item(p.name(), Words.price(market.cents(p)), Words.time(own)));
+            cost = cost.plus(own);
+        }
+        Worksheet worksheet = Worksheet.of(installation);
+        Materials materials =
+                Materials.of(worksheet, open.tables(), open.ways(), Loads.of(installation, worksheet, open.tables()));
+        if (materials.cents() > 0)
+            items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
+        return new Goods(List.copyOf(items), cost.cents() + materials.cents(), cost);
+    }
+
+    String total() {
+        return Words.price(cents, cost.missing());
+    }
+}
