@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 import velvetbezel.function.FunctionId;
@@ -24,7 +25,10 @@ import velvetbezel.sheet.Sheet;
  */
 final class Front {
     /** So many beginnings are carried on at once; more are thinned, and the result says by how much. */
-    private static final int MOST = 20_000;
+    private static final int MOST = 40_000;
+
+    /** More slack than a working day thins nothing further: what is left differs in price, wait, cuts or losses. */
+    private static final int MOST_SLACK = 512;
 
     private final Compiled compiled;
     private final Wishes wishes;
@@ -244,12 +248,27 @@ final class Front {
         Map<Long, List<Label>> states = new LinkedHashMap<>();
         for (Label l : labels)
             states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
-        List<Label> kept = unbeaten(states, 0);
-        for (int minutes = 1; kept.size() > MOST; minutes *= 2) {
-            kept = unbeaten(states, minutes);
-            if (kept.size() <= MOST || minutes > 1 << 20) slack += minutes;
+        Thinned<Label> thinned = thinned(minutes -> unbeaten(states, minutes), MOST);
+        slack += thinned.slack;
+        return thinned.list;
+    }
+
+    /** @param slack by how many minutes it was thinned */
+    record Thinned<T>(List<T> list, int slack) {}
+
+    /**
+     * The shortest list that needs the least slack, as far as slack helps.
+     *
+     * @param unbeaten what no other covers, with so many minutes of slack
+     */
+    static <T> Thinned<T> thinned(IntFunction<List<T>> unbeaten, int most) {
+        List<T> all = unbeaten.apply(0);
+        if (all.size() <= most) return new Thinned<>(all, 0);
+        for (int minutes = 1; minutes <= MOST_SLACK; minutes *= 2) {
+            List<T> kept = unbeaten.apply(minutes);
+            if (kept.size() <= most || minutes == MOST_SLACK) return new Thinned<>(kept, minutes);
         }
-        return kept;
+        throw new IllegalStateException("The greatest slack is a power of two.");
     }
 
     private static List<Label> unbeaten(Map<Long, List<Label>> states, int slack) {

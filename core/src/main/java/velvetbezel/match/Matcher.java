@@ -48,13 +48,9 @@ public final class Matcher {
     public static Matched best(List<RadioMatch.Found> found) {
         List<Kit> all = found.stream().flatMap(f -> f.kits().stream()).toList();
         int slack = found.stream().mapToInt(RadioMatch.Found::slack).max().orElse(0);
-        List<Kit> best = Front.unbeaten(all, Kit::cost, Kit::loss, 0);
-        for (int minutes = 1; best.size() > MOST; minutes *= 2) {
-            best = Front.unbeaten(all, Kit::cost, Kit::loss, minutes);
-            if (best.size() <= MOST) slack += minutes;
-        }
+        Front.Thinned<Kit> best = Front.thinned(minutes -> Front.unbeaten(all, Kit::cost, Kit::loss, minutes), MOST);
         return new Matched(
-                best.stream()
+                best.list().stream()
                         .sorted(Comparator.comparingInt(Kit::loss)
                                 .thenComparing(Comparator.<Kit>comparingInt(
                                                 k -> k.gained().size())
@@ -63,7 +59,20 @@ public final class Matcher {
                                 .thenComparingInt(k -> k.cost().minutes()))
                         .toList(),
                 List.of(),
-                slack);
+                slack + best.slack());
+    }
+
+    /** Radios that lack something of a kit, the fewest things first, then the cheapest; too deep ones left out. */
+    public static List<Lacking> lacking(
+            Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Market market) {
+        return radios.stream()
+                .filter(r -> Reasons.tooDeep(vehicle, r).isEmpty())
+                .map(r -> Lacking.of(vehicle, r, parts))
+                .filter(l -> !l.things().isEmpty())
+                .sorted(Comparator.comparingInt((Lacking l) -> l.things().size())
+                        .thenComparing(l -> !l.byHand())
+                        .thenComparingLong(l -> market.cents(l.radio()).orElse(Long.MAX_VALUE)))
+                .toList();
     }
 
     /** Why each sheet is in no kit that is not in one. */

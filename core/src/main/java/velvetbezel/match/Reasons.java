@@ -58,24 +58,15 @@ final class Reasons {
     private String ofRadio(Sheet.Radio radio, List<Sheet.Part> parts) {
         Optional<String> deep = tooDeep(vehicle, radio);
         if (deep.isPresent()) return deep.get();
-        if (!Slots.needsNoFrame(vehicle, radio) && parts.stream().noneMatch(p -> Slots.holds(vehicle, radio, p)))
-            return "No dash kit here holds a %s radio in the %s opening of this vehicle."
-                    .formatted(radio.size().label(), vehicle.opening().label());
+        List<String> things = Lacking.of(vehicle, radio, parts).things();
+        if (!things.isEmpty()) return "No %s.".formatted(things.get(0));
         RadioMatch match = radios.stream()
                 .filter(r -> r.radio().id().equals(radio.id()))
                 .findFirst()
                 .orElseThrow();
-        if (match.possible())
-            return beaten(
-                    match.kits(wishes, market, () -> false).kits(),
-                    match.kits(wishes.withoutMusts(), market, () -> false).kits());
-        if (parts.stream().noneMatch(p -> Slots.plugsIn(vehicle, radio, p)))
-            return radio.screen()
-                    ? "No pass-through harness here goes between this car's %s plug and the factory radio."
-                            .formatted(Slots.mainPlug(vehicle).family())
-                    : "No harness here joins it to this car's %s plug."
-                            .formatted(Slots.mainPlug(vehicle).family());
-        return "No antenna adapter here joins it to this car's antenna plug.";
+        return beaten(
+                match.kits(wishes, market, () -> false).kits(),
+                match.kits(wishes.withoutMusts(), market, () -> false).kits());
     }
 
     /** A chassis deeper than the room behind the opening; empty where one of the two is not known. */

@@ -44,10 +44,7 @@ final class Slots {
     }
 
     private Optional<List<Slot>> make() {
-        boolean whole = place("dash kit", p -> holds(vehicle, radio, p), needsNoFrame(vehicle, radio))
-                && place("harness", p -> plugsIn(vehicle, radio, p), needsNoHarness())
-                && place("antenna adapter", this::joinsAntennas, needsNoAntennaAdapter());
-        if (!whole) return Optional.empty();
+        for (Need n : needs(vehicle, radio)) if (!place(n)) return Optional.empty();
         Map<PartKind, List<Sheet.Part>> kinds = new LinkedHashMap<>();
         for (PartKind kind : PartKind.values()) kinds.put(kind, new ArrayList<>());
         for (Sheet.Part p : parts) if (extra(p)) kinds.get(p.kind()).add(p);
@@ -55,10 +52,48 @@ final class Slots {
         return Optional.of(List.copyOf(slots));
     }
 
-    private boolean place(String name, Predicate<Sheet.Part> fits, boolean mayBeEmpty) {
-        List<Sheet.Part> here = parts.stream().filter(fits).toList();
-        if (here.isEmpty() && !mayBeEmpty) return false;
-        if (!here.isEmpty()) add(name, here, mayBeEmpty);
+    /**
+     * What a kit must have.
+     *
+     * @param words what is looked for, for a sentence that says it is not there
+     * @param mayBeEmpty whether this car and radio do without
+     * @param joinsPlugs nothing made by hand takes its place
+     */
+    record Need(String name, String words, Predicate<Sheet.Part> fits, boolean mayBeEmpty, boolean joinsPlugs) {}
+
+    static List<Need> needs(Sheet.Vehicle vehicle, Sheet.Radio radio) {
+        Slots slots = new Slots(vehicle, radio, List.of());
+        String family = mainPlug(vehicle).family();
+        return List.of(
+                new Need(
+                        "dash kit",
+                        "dash kit here holds a %s radio in the %s opening of this vehicle"
+                                .formatted(
+                                        radio.size().label(), vehicle.opening().label()),
+                        p -> holds(vehicle, radio, p),
+                        needsNoFrame(vehicle, radio),
+                        false),
+                new Need(
+                        "harness",
+                        radio.screen()
+                                ? "pass-through harness here goes between this car's %s plug and the factory radio"
+                                        .formatted(family)
+                                : "harness here joins it to this car's %s plug".formatted(family),
+                        p -> plugsIn(vehicle, radio, p),
+                        slots.needsNoHarness(),
+                        true),
+                new Need(
+                        "antenna adapter",
+                        "antenna adapter here joins it to this car's antenna plug",
+                        slots::joinsAntennas,
+                        slots.needsNoAntennaAdapter(),
+                        true));
+    }
+
+    private boolean place(Need need) {
+        List<Sheet.Part> here = parts.stream().filter(need.fits()).toList();
+        if (here.isEmpty() && !need.mayBeEmpty()) return false;
+        if (!here.isEmpty()) add(need.name(), here, need.mayBeEmpty());
         return true;
     }
 

@@ -299,4 +299,15 @@ class FrontTest {
                         p::toString);
         }
     }
+
+    /** Kits that differ in price and losses alone are not made fewer by slack of minutes. */
+    @Test
+    void thinningEndsWhereMinutesDoNotHelp() {
+        List<Point> all = IntStream.range(0, 100)
+                .mapToObj(i -> new Point(new Cost(1000 - i, 10, 0, 0), i))
+                .toList();
+        Front.Thinned<Point> thinned =
+                Front.thinned(minutes -> Front.unbeaten(all, Point::cost, Point::loss, minutes), 50);
+        assertEquals(100, thinned.list().size());
+    }
 }

@@ -137,7 +137,8 @@ class EntryTest extends InBrowser {
         page.getByText("New radio").click();
         page.locator("#name").fill("Pebblefen P5");
         button(page, "Save and go on");
-        assertThat(page.locator(".refused")).containsText("price is missing; a number is expected.");
+        assertThat(page.locator(".refused")).containsText("size expected a text, found \"\".");
+        page.getByLabel("Size").fill("one-DIN");
         page.getByLabel("Price").fill("79,50");
         button(page, "Save and go on");
         for (String block : List.of(

@@ -19,8 +19,10 @@ import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
+import velvetbezel.harness.SettingId;
 import velvetbezel.match.GiveUp;
 import velvetbezel.match.Kit;
+import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
@@ -47,6 +49,7 @@ public record MatchView(
         List<Line> lines,
         int more,
         List<Way> ways,
+        List<Gap> gaps,
         boolean car,
         String comparing,
         String here) {
@@ -56,6 +59,7 @@ public record MatchView(
     private static final int FIRST = 8;
 
     private static final int MOST_DIFFERENCES = 5;
+    private static final int MOST_GAPS = 6;
     /** Stands for the letter of a chosen kit that is none of the best. */
     static final String CHOSEN = "yours";
 
@@ -129,6 +133,14 @@ public record MatchView(
             boolean chosen,
             String toggle) {}
 
+    /**
+     * A radio that lacks something of a kit.
+     *
+     * @param parts ids of the parts that are there
+     * @param byHand whether the rest can be made or brought along
+     */
+    public record Gap(String name, String radio, String lacks, String parts, boolean byHand) {}
+
     /** Wishes to give up. */
     public record Way(String wishes, String then) {}
 
@@ -151,6 +163,7 @@ public record MatchView(
                     List.of(),
                     0,
                     List.of(),
+                    List.of(),
                     false,
                     "",
                     frame.here());
@@ -164,6 +177,8 @@ public record MatchView(
         private final Asked asked;
         private final Map<String, Kit> named = new LinkedHashMap<>();
         private final Map<Kit, Map<FunctionId, Outcome>> reasons = new IdentityHashMap<>();
+        private final Map<Kit, Map<SettingId, String>> settings = new IdentityHashMap<>();
+        private final List<Gap> gaps;
         private final List<String> shown;
         private final Optional<String> chosen;
 
@@ -186,6 +201,24 @@ public record MatchView(
                             && (asked.radio.isEmpty() || k.radio().id().equals(asked.radio)))
                     .ifPresent(k -> named.put(CHOSEN, k));
             shown = side();
+            boolean none = answer.complete()
+                    && kits.isEmpty()
+                    && answer.matched().giveUp().isEmpty();
+            gaps = none
+                    ? matching.lacking(answer).stream()
+                            .map(Maker::gap)
+                            .limit(MOST_GAPS)
+                            .toList()
+                    : List.of();
+        }
+
+        private static Gap gap(Lacking l) {
+            return new Gap(
+                    l.radio().device().name(),
+                    l.radio().id(),
+                    l.things().stream().map(t -> "No " + t + ".").collect(Collectors.joining(" ")),
+                    l.there().stream().map(Sheet::id).collect(Collectors.joining(",")),
+                    l.byHand());
         }
 
         private static boolean same(Kit a, Kit b) {
@@ -256,13 +289,18 @@ public record MatchView(
                     first.stream().map(l -> line(l, named.get(l))).toList(),
                     named.size() - first.size(),
                     ways,
+                    gaps,
                     true,
                     String.join(",", shown),
                     page(asked.kits));
         }
 
         private String heading() {
-            if (named.isEmpty()) return answer.complete() ? "No kit meets all of it" : "Working the kits out";
+            if (named.isEmpty() && !answer.complete()) return "Working the kits out";
+            if (named.isEmpty())
+                return !gaps.isEmpty()
+                        ? "No whole kit: no " + gaps.get(0).lacks().substring(3).replaceFirst("[.].*", "")
+                        : "No kit meets all of it";
             Kit best = named.values().iterator().next();
             return chosen.filter(named::containsKey)
                     .map(c -> c.equals(CHOSEN)
@@ -282,6 +320,8 @@ public record MatchView(
         }
 
         private String verdict() {
+            if (!gaps.isEmpty())
+                return "Nothing here is a whole kit. What lacks is named below, radio by radio, the fewest things first.";
             List<Function> stay = open.catalogue().functions().stream()
                     .filter(f -> open.mustStay(f.id()))
                     .toList();
@@ -403,10 +443,37 @@ public record MatchView(
                                 chosen.filter(l::equals).isPresent(),
                                 answer.wishes().musts().stream()
                                         .allMatch(f -> k.kinds().get(f).works()),
-                                k.remarks(open.vehicle().orElseThrow()),
+                                remarks(k),
                                 rest.isEmpty() ? "" : page(rest));
                     })
                     .toList();
+        }
+
+        /** What must stay and does not comes before everything that it costs. */
+        private List<String> remarks(Kit k) {
+            List<String> remarks = new ArrayList<>();
+            List<String> lost = names(open.catalogue().functions().stream()
+                    .filter(f -> open.mustStay(f.id()) && !k.kinds().get(f.id()).works())
+                    .toList());
+            if (!lost.isEmpty()) remarks.add("Loses what must stay: %s.".formatted(String.join(", ", lost)));
+            remarks.addAll(k.remarks(open.vehicle().orElseThrow()));
+            return remarks;
+        }
+
+        /** What has to be set for a function to work, in words: "once selector is 7". */
+        private String once(Kit kit, FunctionId f) {
+            Map<SettingId, String> set =
+                    settings.computeIfAbsent(kit, k -> matching.settings(answer, k, open.catalogue()));
+            if (set.isEmpty() || !kit.kinds().get(f).works()) return "";
+            return outcome(kit, f).once().stream()
+                    .filter(set::containsKey)
+                    .map(id -> "%s is %s".formatted(id.setting(), set.get(id)))
+                    .collect(Collectors.joining(" and "));
+        }
+
+        private Outcome outcome(Kit kit, FunctionId f) {
+            return reasons.computeIfAbsent(kit, k -> matching.outcomes(answer, k))
+                    .get(f);
         }
 
         private List<Group> groups() {
@@ -524,16 +591,11 @@ public record MatchView(
                         case ABSENT -> "—";
                     };
             String mark = kind == Kind.ABSENT ? "" : kind.name().toLowerCase(Locale.ROOT);
+            String once = once(kit, f);
+            if (!once.isEmpty()) text += ", once " + once;
             if (kind == Kind.KEPT || kind == Kind.GAINED || kind == Kind.ABSENT)
                 return new Cell(text, mark, List.of(), "", false, "");
-            return new Cell(
-                    text,
-                    mark,
-                    List.of(),
-                    why(reasons.computeIfAbsent(kit, k -> matching.outcomes(answer, k))
-                            .get(f)),
-                    kind == Kind.LOST && open.mustStay(f),
-                    "");
+            return new Cell(text, mark, List.of(), why(outcome(kit, f)), kind == Kind.LOST && open.mustStay(f), "");
         }
 
         private static String why(Outcome outcome) {
@@ -564,7 +626,8 @@ public record MatchView(
             List<Row> lost = together(same.stream()
                     .filter(f -> first.kinds().get(f) == Kind.LOST
                             || first.kinds().get(f) == Kind.CHANGED
-                            || first.kinds().get(f) == Kind.UNKNOWN)
+                            || first.kinds().get(f) == Kind.UNKNOWN
+                            || kits.stream().anyMatch(k -> !once(k, f).isEmpty()))
                     .map(f -> new Row(
                             open.functionName(f),
                             kits.stream().map(k -> cell(k, f)).toList()))

@@ -15,12 +15,16 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
+import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
+import velvetbezel.harness.ProposedSettings;
+import velvetbezel.harness.SettingId;
 import velvetbezel.match.Kit;
+import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
 import velvetbezel.match.Matcher;
@@ -211,6 +215,18 @@ class Matching implements DisposableBean {
                         return counter.against.outcomes(kit.build(counter.vehicle));
                     }
                 });
+    }
+
+    /** What stands between the car and a kit, where there is none: radios with what they lack. */
+    List<Lacking> lacking(Answer answer) {
+        Counter counter = answer.counter;
+        return Matcher.lacking(
+                counter.vehicle, counter.radios.stream().map(RadioMatch::radio).toList(), counter.parts, answer.market);
+    }
+
+    /** What the rules of a kit propose to set otherwise than delivered. */
+    Map<SettingId, String> settings(Answer answer, Kit kit, Catalogue catalogue) {
+        return ProposedSettings.of(kit.build(answer.counter.vehicle), catalogue.settingsInUse());
     }
 
     /** Why each sheet is in no kit that is in none. */

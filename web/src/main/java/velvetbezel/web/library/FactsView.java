@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.Mount;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Provenance;
@@ -28,7 +29,7 @@ public record FactsView(
 
     /**
      * @param path its place in the sheet;
-     * @param choices closed set of values, or none;
+     * @param choices closed set of values or, for what is typed, usual ones; or none;
      * @param kind how its text is read
      */
     public record Field(String path, String label, String value, List<String> choices, Kind kind, String fault) {
@@ -37,7 +38,13 @@ public record FactsView(
             NUMBER,
             LIST,
             YES_NO,
-            MILLIMETRES
+            MILLIMETRES,
+            /** Typed, with usual values at hand. */
+            SUGGESTED
+        }
+
+        public boolean typed() {
+            return choices.isEmpty() || kind == Kind.SUGGESTED;
         }
 
         public String id() {
@@ -60,12 +67,7 @@ public record FactsView(
                             m.text("trim", "Trim"),
                             m.number("years[1]", "First model year"),
                             m.number("years[2]", "Last model year"),
-                            m.choice(
-                                    "opening",
-                                    "Opening in the dash",
-                                    Opening.STANDARD.stream()
-                                            .map(Opening::label)
-                                            .toList()),
+                            m.opening("opening", "Opening in the dash"),
                             m.choice("audio system", "Audio system", List.of("plain", "amplified")),
                             m.yesNo("north america", "Sold in North America"),
                             m.list("buttons", "Steering keys, in order"))));
@@ -81,12 +83,8 @@ public record FactsView(
                     false,
                     List.of(
                             m.text("name", "Name"),
-                            m.choice(
-                                    "size",
-                                    "Size",
-                                    Opening.STANDARD.stream()
-                                            .map(Opening::label)
-                                            .toList()),
+                            m.opening("size", "Size"),
+                            m.mount("mount", "Held by"),
                             m.number("price", "Price"),
                             m.yesNo("factory radio stays", "A screen over a factory radio that stays"))));
         } else {
@@ -106,14 +104,8 @@ public record FactsView(
                     m.list("finishes", "Colours it comes in")));
             if (part.holds().isPresent())
                 fields.addAll(List.of(
-                        m.choice(
-                                "holds.opening",
-                                "Fills an opening of",
-                                Opening.STANDARD.stream().map(Opening::label).toList()),
-                        m.choice(
-                                "holds.radio",
-                                "Takes a radio of",
-                                Opening.STANDARD.stream().map(Opening::label).toList())));
+                        m.opening("holds.opening", "Fills an opening of"),
+                        m.opening("holds.radio", "Takes a radio of")));
             groups.add(new Group("The part", false, fields));
         }
         String what = sheet instanceof Sheet.Vehicle
@@ -195,6 +187,18 @@ public record FactsView(
 
         Field choice(String path, String label, List<String> choices) {
             return field(path, label, choices, Field.Kind.TEXT);
+        }
+
+        /** A frame where nothing is said. */
+        Field mount(String path, String label) {
+            return field(
+                    path, label, Arrays.stream(Mount.values()).map(Mount::label).toList(), Field.Kind.SUGGESTED);
+        }
+
+        /** One of the sizes, or the name of a shape of its own. */
+        Field opening(String path, String label) {
+            return field(
+                    path, label, Opening.STANDARD.stream().map(Opening::label).toList(), Field.Kind.SUGGESTED);
         }
 
         Field millimetres(String path, String label) {

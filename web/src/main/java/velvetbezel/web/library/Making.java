@@ -108,12 +108,13 @@ class Making {
                 ? SheetTree.put(tree, f.path().substring(0, f.path().indexOf('.')), Optional.of(new LinkedHashMap<>()))
                 : tree;
         return switch (f.kind()) {
-            case TEXT -> SheetTree.put(owned, f.path(), Optional.of(text).filter(t -> !t.isEmpty()));
+            case TEXT, SUGGESTED -> SheetTree.put(
+                    owned, f.path(), Optional.of(text).filter(t -> !t.isEmpty()));
             case LIST -> SheetTree.put(owned, f.path(), Optional.of(NewDevice.words(typed, f.path())));
             case YES_NO -> SheetTree.put(owned, f.path(), Optional.of(!text.isEmpty()));
             case NUMBER -> f.path().startsWith("years[")
                     ? years(owned, f.path().equals("years[1]") ? 0 : 1, number(f, text))
-                    : SheetTree.put(owned, f.path(), Optional.of(number(f, text)));
+                    : SheetTree.put(owned, f.path(), text.isEmpty() ? Optional.empty() : Optional.of(number(f, text)));
             case MILLIMETRES -> text.isEmpty()
                     ? SheetTree.put(owned, f.path(), Optional.empty())
                     : SheetTree.claimed(owned, f.path(), claim(number(f, text), typed), usual);

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.Mount;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
@@ -112,6 +113,8 @@ class NewController {
                 "kinds", Arrays.stream(PartKind.values()).map(PartKind::label).toList());
         model.addAttribute(
                 "openings", Opening.STANDARD.stream().map(Opening::label).toList());
+        model.addAttribute(
+                "mounts", Arrays.stream(Mount.values()).map(Mount::label).toList());
         return "library/new-device";
     }
 

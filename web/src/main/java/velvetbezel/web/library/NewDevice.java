@@ -43,6 +43,7 @@ final class NewDevice {
         sheet.put(
                 "device",
                 StandardBlocks.all().find("radio", "power").orElseThrow().addTo(device, Map.of()));
+        if (!text(typed, "mount").isEmpty()) sheet.put("mount", text(typed, "mount"));
         if (!text(typed, "stays").isEmpty()) sheet.put("factory radio stays", true);
     }
 
@@ -69,12 +70,9 @@ final class NewDevice {
 
     static Optional<Double> number(Map<String, String> typed, String field, List<Fault> faults) {
         String text = text(typed, field).replace(',', '.');
+        if (text.isEmpty()) return Optional.empty();
         if (text.matches("\\d{1,7}(\\.\\d{1,2})?")) return Optional.of(Double.valueOf(text));
-        faults.add(new Fault(
-                field,
-                text.isEmpty()
-                        ? "is missing; a number is expected."
-                        : "\"%s\" is no number; type one such as 12.50.".formatted(text)));
+        faults.add(new Fault(field, "\"%s\" is no number; type one such as 12.50.".formatted(text)));
         return Optional.empty();
     }
 

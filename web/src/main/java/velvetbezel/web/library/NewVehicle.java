@@ -168,6 +168,11 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
         List<Double> ladder = NewDevice.words(typed, "ladder").stream()
                 .flatMap(o -> ohms(o, faults).stream())
                 .toList();
+        Opening opening = Opening.find(at(typed, "opening")).orElseGet(() -> {
+            faults.add(new Fault(
+                    "opening", "\"%s\" is no opening; one of %s.".formatted(at(typed, "opening"), Opening.all())));
+            return Opening.ONE_DIN;
+        });
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         String name = at(typed, "name").isEmpty()
                 ? "%s %s, %d to %d, %s".formatted(make, model, from, to, trim)
@@ -183,7 +188,7 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                 trim,
                 from,
                 to,
-                Opening.find(at(typed, "opening")).orElse(Opening.ONE_DIN),
+                opening,
                 !at(typed, "north america").isEmpty(),
                 buttons,
                 ladder,
