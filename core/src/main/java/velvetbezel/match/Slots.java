@@ -119,8 +119,10 @@ final class Slots {
         return part.vehicles().isEmpty() || part.vehicles().contains(vehicle.id());
     }
 
+    /** The plug that feeds the radio, wherever its sheet lists it; without such a one the first. */
     static Plug mainPlug(Sheet.Vehicle vehicle) {
-        return vehicle.car().plugs().get(0);
+        List<Plug> plugs = vehicle.car().plugs();
+        return plugs.stream().filter(Slots::carriesConstant).findFirst().orElseGet(() -> plugs.get(0));
     }
 
     static boolean plugsIn(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {

@@ -1,14 +1,17 @@
 package velvetbezel.drawing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.sheet.Location;
 import velvetbezel.units.WireColour;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.JointRow;
@@ -38,6 +41,10 @@ public record HarnessDrawing(
     private static final double DOT_TO_RADIO = 104;
     private static final double RIGHT_MARGIN = 96;
     private static final double PIN = 40;
+    /** With more leads of parts than this they stand closer. */
+    private static final int MOST_WIDE = 14;
+
+    private static final double NARROW_PIN = 21;
     private static final double FIRST_PART = 176;
     private static final double PART_GAP = 16;
     private static final double PART_HEIGHT = 44;
@@ -92,10 +99,14 @@ public record HarnessDrawing(
                     .filter(j -> !done.contains(j))
                     .findFirst()
                     .orElse("");
-            List<JointRow> rows = worksheet.joints();
+            List<JointRow> rows = worksheet.joints().stream()
+                    .sorted(Comparator.comparing(r -> !r.id().location().equals(Location.DASH)))
+                    .toList();
             for (int i = 0; i < rows.size(); i++) {
+                Optional<JointRow> before = i == 0 ? Optional.empty() : Optional.of(rows.get(i - 1));
                 if (i > 0
                         && rows.get(i).role().group() != rows.get(i - 1).role().group()) y += GROUP_GAP;
+                place(rows.get(i), before);
                 lane(rows.get(i), next);
                 lastLane = y;
                 y += LANE;
@@ -124,23 +135,25 @@ public record HarnessDrawing(
                     if (lead.owner() == Instance.Owner.PART)
                         byPart.computeIfAbsent(lead.id().instance(), k -> new ArrayList<>())
                                 .add(lead);
+            int leads = byPart.values().stream().mapToInt(List::size).sum();
+            double pin = leads > MOST_WIDE ? NARROW_PIN : PIN;
             double left = FIRST_PART;
             for (var entry : byPart.entrySet()) {
                 List<String> lines = lines(entry.getValue().get(0).device());
                 int letters = lines.stream().mapToInt(String::length).max().orElse(0);
                 Part part = new Part(
-                        left, Math.max(letters * LETTER + 18, entry.getValue().size() * PIN), lines);
+                        left, Math.max(letters * LETTER + 18, entry.getValue().size() * pin), lines);
                 parts.put(entry.getKey(), part);
-                pins.put(entry.getKey(), pins(part, entry.getValue()));
+                pins.put(entry.getKey(), pins(part, entry.getValue(), pin));
                 left += part.width + PART_GAP;
             }
             radioLeft = Math.max(RADIO_LEAST_LEFT, left);
         }
 
-        private static Map<TerminalId, Double> pins(Part part, List<LeadEnd> leads) {
+        private static Map<TerminalId, Double> pins(Part part, List<LeadEnd> leads, double pin) {
             Map<TerminalId, Double> xs = new LinkedHashMap<>();
-            double first = part.left + part.width / 2 - (leads.size() - 1) * PIN / 2;
-            for (int i = 0; i < leads.size(); i++) xs.put(leads.get(i).id(), first + i * PIN);
+            double first = part.left + part.width / 2 - (leads.size() - 1) * pin / 2;
+            for (int i = 0; i < leads.size(); i++) xs.put(leads.get(i).id(), first + i * pin);
             return xs;
         }
 
@@ -180,6 +193,7 @@ public record HarnessDrawing(
                 lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", dot, y, radioLeft)));
                 texts.add(new Shapes.Text(radioLeft + RADIO_WIDTH + 8, y + BASELINE, "start", "code", codes(lead)));
             });
+            if (car.isEmpty() && radio.isEmpty()) bridge(row, dot);
             String state =
                     done.contains(row.id().text()) ? "done" : row.id().text().equals(next) ? "next" : "open";
             dots.add(new Shapes.Dot(
@@ -190,6 +204,22 @@ public record HarnessDrawing(
                     row.exception(),
                     row.id().text(),
                     "Joint %d, %s".formatted(row.number(), row.id().name())));
+        }
+
+        /** A joint made elsewhere says where, above its lane; those at the dash need no words. */
+        private void place(JointRow row, Optional<JointRow> before) {
+            Location here = row.id().location();
+            if (here.equals(before.map(b -> b.id().location()).orElse(Location.DASH))) return;
+            y += GROUP_GAP;
+            texts.add(new Shapes.Text(CAR_RIGHT - 4, y + BASELINE, "end", "caption", "at the " + here));
+        }
+
+        /** Leads of parts that meet without the car's or the radio's. */
+        private void bridge(JointRow row, double dot) {
+            for (LeadEnd lead : row.leads())
+                pin(lead)
+                        .filter(x -> x > dot)
+                        .ifPresent(x -> lanes.add(wire(lead, Shapes.path("M%.0f %.1fH%.0f", dot, y, x))));
         }
 
         private Optional<Double> pin(LeadEnd lead) {
@@ -270,10 +300,18 @@ public record HarnessDrawing(
         private void words(CapRow cap, int count, double middle) {
             boolean radio = side(cap) == Instance.Owner.RADIO;
             String text = (count == 1 ? "capped: " : count + " capped one by one: ")
-                    + cap.why().substring(0, 1).toLowerCase(Locale.ROOT)
-                    + cap.why().substring(1).replaceAll("\\.$", "");
+                    + inside(cap.why()).replaceAll("\\.$", "");
             texts.add(new Shapes.Text(
                     radio ? radioLeft - 56 : CAR_RIGHT + 56, middle + 4, radio ? "end" : "start", "note", text));
+        }
+
+        /** A sentence inside another; a name keeps its capital. */
+        private String inside(String why) {
+            boolean named = Stream.concat(
+                            worksheet.joints().stream().flatMap(j -> j.leads().stream()),
+                            worksheet.caps().stream().map(CapRow::lead))
+                    .anyMatch(l -> why.startsWith(l.device()));
+            return named ? why : why.substring(0, 1).toLowerCase(Locale.ROOT) + why.substring(1);
         }
 
         /** Parts below the lanes, their leads dropping at right angles. @return the lowest edge */

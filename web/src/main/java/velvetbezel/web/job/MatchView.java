@@ -346,7 +346,7 @@ public record MatchView(
             Map.Entry<String, Kit> cheapest = named.entrySet().stream()
                     .min(Comparator.comparingLong(e -> e.getValue().cost().cents()))
                     .orElseThrow();
-            return "%s No other kit is cheaper, quicker or keeps more without being worse in something else. Cheapest: kit %s at %s."
+            return "%s No other kit is cheaper, quicker or keeps more without being worse in something else. Cheapest: kit %s, %s."
                     .formatted(
                             must,
                             cheapest.getKey(),

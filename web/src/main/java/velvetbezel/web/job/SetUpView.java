@@ -65,7 +65,7 @@ final class SetUpView {
                 value,
                 c.values(),
                 decided ? "decided" : value.equals(c.start()) ? "as delivered" : "proposed by the rules",
-                names.isEmpty() ? "No function can tell." : "Without it: no " + Words.small(Words.list(names)) + ".",
+                names.isEmpty() ? "No function can tell." : "Without it: no " + Words.list(Words.together(names)) + ".",
                 Fields.set(id),
                 open.done(Fields.set(id)));
     }

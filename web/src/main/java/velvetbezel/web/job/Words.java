@@ -3,8 +3,11 @@ package velvetbezel.web.job;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import velvetbezel.match.Cost;
 import velvetbezel.sheet.LeadRole;
@@ -64,6 +67,21 @@ final class Words {
     static String list(List<String> things) {
         if (things.size() < 2) return String.join("", things);
         return String.join(", ", things.subList(0, things.size() - 1)) + " and " + things.get(things.size() - 1);
+    }
+
+    /** Names inside a sentence; "Steering button: next" and "Steering button: source" become one. */
+    static List<String> together(List<String> names) {
+        Map<String, List<String>> kinds = new LinkedHashMap<>();
+        for (String n : names) {
+            int colon = n.indexOf(": ");
+            kinds.computeIfAbsent(colon < 0 ? n : n.substring(0, colon), k -> new ArrayList<>())
+                    .add(colon < 0 ? "" : n.substring(colon + 2));
+        }
+        return kinds.entrySet().stream()
+                .map(k -> k.getValue().size() == 1 && k.getValue().get(0).isEmpty()
+                        ? small(k.getKey())
+                        : "%s (%s)".formatted(small(k.getKey()), String.join(", ", k.getValue())))
+                .toList();
     }
 
     static String sentence(String text) {
