@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -132,6 +133,20 @@ class MatchTest extends InBrowser {
         assertTrue(
                 Site.words(none).contains("There is no kit \"ZZ\" in this job now; the list has changed."),
                 Site.words(none));
+    }
+
+    @Test
+    void quoteAndRecordAgreeInMoneyAndNameItsCurrency() {
+        Job job = job(
+                "corrick-ferryman-2006",
+                Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
+        Site site = new Site(TestApp.url(), "ines");
+        String quote = Site.words(site.get("/jobs/%d/quote".formatted(job.number())));
+        String record = Site.words(site.get("/jobs/%d/hand-over".formatted(job.number())));
+        Matcher total = Pattern.compile("Done by us ([0-9.]+)").matcher(quote);
+        assertTrue(total.find(), quote);
+        assertTrue(quote.contains("All prices in EUR, tax included."), quote);
+        assertTrue(record.contains("Together, in EUR, tax included " + total.group(1)), record);
     }
 
     @Test

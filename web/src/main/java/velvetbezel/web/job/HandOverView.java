@@ -20,6 +20,8 @@ public record HandOverView(
         List<MatchView.Item> items,
         String total,
         String labour,
+        String labourPrice,
+        String currency,
         List<ProveView.Line> tests,
         List<WireView.Measure> readings,
         List<String> settled,
@@ -31,7 +33,7 @@ public record HandOverView(
         String printed) {
     public record Fact(String name, String value) {}
 
-    static HandOverView of(OpenJob open, Prices prices, Instant now, Frame.Trouble trouble) {
+    static HandOverView of(OpenJob open, Prices prices, Tariff tariff, Instant now, Frame.Trouble trouble) {
         Optional<Goods> bought = open.design().map(d -> bought(open, d, prices));
         boolean handed = open.done(Fields.HANDED_OVER);
         return new HandOverView(
@@ -41,8 +43,13 @@ public record HandOverView(
                 open.design().isPresent(),
                 facts(open),
                 bought.map(Goods::items).orElse(List.of()),
-                bought.map(Goods::total).orElse(""),
+                bought.map(b -> Words.price(
+                                b.cents() + tariff.labour(b.cost().minutes()),
+                                b.cost().missing()))
+                        .orElse(""),
                 bought.map(b -> Words.time(b.cost())).orElse(""),
+                bought.map(b -> Words.money(tariff.labour(b.cost().minutes()))).orElse(""),
+                tariff.currency(),
                 open.tried().stream().map(t -> ProveView.line(open, t, false)).toList(),
                 open.measured().stream().map(m -> WireView.measure(open, m)).toList(),
                 settled(open),

@@ -13,6 +13,7 @@ class JobPages {
     private final Matching matching;
     private final Library library;
     private final Prices prices;
+    private final Tariff tariff;
     private final Clock clock;
 
     /** What a page is asked to show of its station: the check in hand, or the reading back. */
@@ -35,11 +36,12 @@ class JobPages {
     /** Pages at a station's side, by the last part of their address. */
     static final String BESIDE = "bench|joint|loads";
 
-    JobPages(Desk desk, Matching matching, Library library, Prices prices, Clock clock) {
+    JobPages(Desk desk, Matching matching, Library library, Prices prices, Tariff.Source tariff, Clock clock) {
         this.desk = desk;
         this.matching = matching;
         this.library = library;
         this.prices = prices;
+        this.tariff = tariff.tariff();
         this.clock = clock;
     }
 
@@ -59,7 +61,7 @@ class JobPages {
                     open, open.vehicle().map(v -> matching.kits(open)), matching, look.match(), trouble);
             case WIRE -> WireView.of(open, look.readingBack(), trouble);
             case PROVE -> ProveView.of(open, look.check(), trouble);
-            case HAND_OVER -> HandOverView.of(open, prices, clock.instant(), trouble);
+            case HAND_OVER -> HandOverView.of(open, prices, tariff, clock.instant(), trouble);
         };
     }
 

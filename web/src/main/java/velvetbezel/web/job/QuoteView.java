@@ -20,6 +20,7 @@ public record QuoteView(
         String until,
         List<Alternative> alternatives,
         String rate,
+        String currency,
         String back,
         String pdf) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
@@ -70,6 +71,7 @@ public record QuoteView(
                 DAY.format(today.plusDays(tariff.validDays())),
                 alternatives,
                 Words.money(tariff.hourCents()),
+                tariff.currency(),
                 open.path(Station.MATCH) + query,
                 "/jobs/" + open.job().number() + "/quote.pdf" + query);
     }

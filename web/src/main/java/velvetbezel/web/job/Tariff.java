@@ -9,8 +9,9 @@ import org.springframework.stereotype.Component;
  * @param hourCents   an hour of labour, tax included
  * @param taxPercent  tax contained in every price
  * @param validDays   how long a quote holds
+ * @param currency    what every amount is in (ISO 4217 code)
  */
-record Tariff(long hourCents, int taxPercent, int validDays) {
+record Tariff(long hourCents, int taxPercent, int validDays, String currency) {
     /** Reads the workshop's figures from the configuration. */
     @Component
     static class Source {
@@ -19,8 +20,9 @@ record Tariff(long hourCents, int taxPercent, int validDays) {
         Source(
                 @Value("${vb.labour-cents-an-hour:5400}") long hourCents,
                 @Value("${vb.tax-percent:20}") int taxPercent,
-                @Value("${vb.quote-days:14}") int validDays) {
-            this.tariff = new Tariff(hourCents, taxPercent, validDays);
+                @Value("${vb.quote-days:14}") int validDays,
+                @Value("${vb.currency:EUR}") String currency) {
+            this.tariff = new Tariff(hourCents, taxPercent, validDays, currency);
         }
 
         Tariff tariff() {
