@@ -16,8 +16,7 @@ import velvetbezel.worksheet.Worksheet;
  * @param cents all of it, as far as prices are known
  */
 record Goods(List<MatchView.Item> items, long cents, Cost cost) {
-    /** As this job makes its joints; what loads ask for is in it. */
-    static Goods of(OpenJob open, Sheet.Radio radio, List<Sheet.Part> parts, Market market, Installation installation) {
+    static Goods of(OpenJob open, Sheet.Radio radio, List<Sheet.Part> parts, Market market, Materials materials) {
         List<MatchView.Item> items = new ArrayList<>();
         items.add(new MatchView.Item(radio.name(), Words.price(market.cents(radio)), ""));
         Cost cost = market.of(radio);
@@ -26,12 +25,20 @@ record Goods(List<MatchView.Item> items, long cents, Cost cost) {
             items.add(new MatchView.Item(p.name(), Words.price(market.cents(p)), Words.time(own)));
             cost = cost.plus(own);
         }
-        Worksheet worksheet = Worksheet.of(installation);
-        Materials materials =
-                Materials.of(worksheet, open.tables(), open.ways(), Loads.of(installation, worksheet, open.tables()));
         if (materials.cents() > 0)
             items.add(new MatchView.Item("Small materials for the joints", Words.money(materials.cents()), ""));
         return new Goods(List.copyOf(items), cost.cents() + materials.cents(), cost);
+    }
+
+    /** As this job makes its joints; what loads ask for is in it. */
+    static Materials materials(OpenJob open, Design design) {
+        return Materials.of(design.worksheet(), open.tables(), open.ways(), design.loads());
+    }
+
+    /** For a kit that is not chosen. */
+    static Materials materials(OpenJob open, Installation installation) {
+        Worksheet worksheet = Worksheet.of(installation);
+        return Materials.of(worksheet, open.tables(), open.ways(), Loads.of(installation, worksheet, open.tables()));
     }
 
     String total() {

@@ -130,7 +130,7 @@ public record HandOverView(
                 List.copyOf(design.installation().recipe().parts().values());
         Market market = prices.of(
                 Stream.concat(Stream.of(radio), parts.stream()).map(Sheet::id).toList());
-        return Goods.of(open, radio, parts, market, design.installation());
+        return Goods.of(open, radio, parts, market, Goods.materials(open, design));
     }
 
     private static List<String> settled(OpenJob open) {

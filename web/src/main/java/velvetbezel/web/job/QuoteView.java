@@ -9,6 +9,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.match.Kit;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.worksheet.Materials;
 
 /** Alternatives that a customer can take home: parts, labour, tax, and in plain words what would be lost. */
 public record QuoteView(
@@ -79,7 +80,11 @@ public record QuoteView(
     private static Alternative alternative(
             OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
         Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
-        Goods goods = Goods.of(open, kit.radio(), kit.parts(), answer.market(), kit.build(vehicle));
+        Materials materials = open.design()
+                .filter(d -> letter.equals(MatchView.CHOSEN))
+                .map(d -> Goods.materials(open, d))
+                .orElseGet(() -> Goods.materials(open, kit.build(vehicle)));
+        Goods goods = Goods.of(open, kit.radio(), kit.parts(), answer.market(), materials);
         int minutes = kit.cost().minutes();
         long labour = tariff.labour(minutes);
         long total = goods.cents() + labour;
