@@ -86,8 +86,8 @@ final class Reasons {
         if (part.holds().isPresent())
             return part.holds().get().opening().equals(vehicle.opening())
                     ? "No radio here is of its size."
-                    : "It does not fill a %s opening."
-                            .formatted(vehicle.opening().label());
+                    : "It does not fill this car's %s."
+                            .formatted(vehicle.opening().of("opening"));
         if (part.kind() == PartKind.ANTENNA_ADAPTER)
             return "Its plugs do not join this car's antenna to a radio that fits.";
         boolean harness =

@@ -67,9 +67,10 @@ final class Slots {
         return List.of(
                 new Need(
                         "dash kit",
-                        "dash kit here holds a %s radio in the %s opening of this vehicle"
+                        "dash kit here holds a %s in the %s of this vehicle"
                                 .formatted(
-                                        radio.size().label(), vehicle.opening().label()),
+                                        radio.size().of("radio"),
+                                        vehicle.opening().of("opening")),
                         p -> holds(vehicle, radio, p),
                         needsNoFrame(vehicle, radio),
                         false),

@@ -25,6 +25,11 @@ public record Opening(String label) {
                 + ", or \"shape\" and the name of one of its own (\"shape of the Plover\")";
     }
 
+    /** With a noun: "one-DIN opening", "radio (shape of the Plover)". */
+    public String of(String thing) {
+        return own() ? "%s (%s)".formatted(thing, label) : label + " " + thing;
+    }
+
     public boolean own() {
         return label.startsWith(OWN);
     }

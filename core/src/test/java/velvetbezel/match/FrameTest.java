@@ -88,7 +88,7 @@ class FrameTest {
         Lacking frame = Matcher.lacking(SHAPED, List.of(p2), List.of(HARNESS), Market.SHEETS)
                 .get(0);
         assertEquals(
-                List.of("dash kit here holds a one-DIN radio in the shape of the Ferryman opening of this vehicle"),
+                List.of("dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle"),
                 frame.things());
         assertEquals(List.of(HARNESS), frame.there());
         assertTrue(frame.byHand());

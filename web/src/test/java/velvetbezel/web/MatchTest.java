@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
@@ -17,11 +18,16 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.Demo;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Library;
 
 /** The comparison at the counter, on the real pages. */
 class MatchTest extends InBrowser {
+    private static final JsonMapper JSON = new JsonMapper();
     private static final String CROSSOVER = "meridale-plover-2019-amplified";
     private Jobs jobs;
 
@@ -56,6 +62,23 @@ class MatchTest extends InBrowser {
         assertThat(page.locator(".ways li")).hasCount(2);
         assertThat(page.locator(".ways")).containsText("Player at the aux socket: then ");
         assertThat(page.locator(".ways")).containsText("Emergency call voice: then ");
+    }
+
+    @Test
+    void carWithoutAFrameNamesWhatLacksAndGoesOnWithoutIt() {
+        Object shaped = SheetTree.put(
+                SheetTree.put(Demo.tree("corrick-ferryman-2006"), "id", Optional.of("corrick-ferryman-shaped")),
+                "opening",
+                Optional.of("shape of the Ferryman"));
+        TestApp.bean(Library.class).take(Map.of("shaped.json", JSON.writeValueAsString(shaped)), "Ines");
+        Page page = match(job("corrick-ferryman-shaped", Map.of()));
+        assertThat(page.locator("h1"))
+                .hasText(
+                        "No whole kit: no dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle");
+        saved(page, () -> page.getByLabel("Go on with Pebblefen P2; what lacks is made or brought along")
+                .click());
+        assertThat(page.locator("h1")).containsText("Your kit is chosen: Pebblefen P2");
+        assertThat(page.locator(".versus")).not().containsText("Dash kit");
     }
 
     @Test

@@ -178,7 +178,9 @@ public record MatchView(
         private final Map<String, Kit> named = new LinkedHashMap<>();
         private final Map<Kit, Map<FunctionId, Outcome>> reasons = new IdentityHashMap<>();
         private final Map<Kit, Map<SettingId, String>> settings = new IdentityHashMap<>();
-        private final List<Gap> gaps;
+        /** Filled where there is no kit, whatever is given up. */
+        private final List<Lacking> lacking;
+
         private final List<String> shown;
         private final Optional<String> chosen;
 
@@ -201,15 +203,14 @@ public record MatchView(
                             && (asked.radio.isEmpty() || k.radio().id().equals(asked.radio)))
                     .ifPresent(k -> named.put(CHOSEN, k));
             shown = side();
-            boolean none = answer.complete()
-                    && kits.isEmpty()
+            lacking = hopeless() ? matching.lacking(answer) : List.of();
+        }
+
+        /** No kit, whatever is given up. */
+        private boolean hopeless() {
+            return answer.complete()
+                    && answer.matched().kits().isEmpty()
                     && answer.matched().giveUp().isEmpty();
-            gaps = none
-                    ? matching.lacking(answer).stream()
-                            .map(Maker::gap)
-                            .limit(MOST_GAPS)
-                            .toList()
-                    : List.of();
         }
 
         private static Gap gap(Lacking l) {
@@ -289,7 +290,7 @@ public record MatchView(
                     first.stream().map(l -> line(l, named.get(l))).toList(),
                     named.size() - first.size(),
                     ways,
-                    gaps,
+                    lacking.stream().limit(MOST_GAPS).map(Maker::gap).toList(),
                     true,
                     String.join(",", shown),
                     page(asked.kits));
@@ -298,9 +299,9 @@ public record MatchView(
         private String heading() {
             if (named.isEmpty() && !answer.complete()) return "Working the kits out";
             if (named.isEmpty())
-                return !gaps.isEmpty()
-                        ? "No whole kit: no " + gaps.get(0).lacks().substring(3).replaceFirst("[.].*", "")
-                        : "No kit meets all of it";
+                return !lacking.isEmpty()
+                        ? "No whole kit: no " + lacking.get(0).things().get(0)
+                        : hopeless() ? "No radio here fits this car" : "No kit meets all of it";
             Kit best = named.values().iterator().next();
             return chosen.filter(named::containsKey)
                     .map(c -> c.equals(CHOSEN)
@@ -320,7 +321,7 @@ public record MatchView(
         }
 
         private String verdict() {
-            if (!gaps.isEmpty())
+            if (!lacking.isEmpty())
                 return "Nothing here is a whole kit. What lacks is named below, radio by radio, the fewest things first.";
             List<Function> stay = open.catalogue().functions().stream()
                     .filter(f -> open.mustStay(f.id()))
@@ -338,6 +339,8 @@ public record MatchView(
                             + (doubtful.isEmpty()
                                     ? ""
                                     : " Not every kit shown keeps %s.".formatted(String.join(", ", doubtful)));
+            if (named.isEmpty() && hopeless())
+                return "Why each one is out stands below. Enter another radio, and its kits are worked out.";
             if (named.isEmpty())
                 return answer.complete()
                         ? (musts.isEmpty() ? "" : "Must stay: %s. ".formatted(String.join(", ", musts)))

@@ -7,6 +7,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.http.HttpResponse;
+import java.sql.SQLException;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -14,9 +15,11 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import velvetbezel.web.Site;
@@ -26,9 +29,21 @@ import velvetbezel.web.TestApp;
  * Jobs that were saved before joints had places and roles could be guessed: the demo's five, each with a kit, every
  * joint and cap ticked, a test passed; the minibus with a lead moved by hand.
  */
-@ExtendWith(TestApp.class)
 class OldJobsTest {
-    private final Site site = new Site(TestApp.url(), "ines");
+    private static ConfigurableApplicationContext app;
+    private static Site site;
+
+    /** A workshop of its own: the jobs have the titles of the demo's. */
+    @BeforeAll
+    static void open() throws SQLException {
+        app = TestApp.start("../demo");
+        site = new Site(TestApp.url(app), "ines");
+    }
+
+    @AfterAll
+    static void close() {
+        app.close();
+    }
 
     @ParameterizedTest
     @ValueSource(strings = {"minibus", "crossover", "van", "wedding-car", "estate"})
@@ -36,7 +51,7 @@ class OldJobsTest {
         byte[] zip = OldJobsTest.class
                 .getResourceAsStream("/old-jobs/" + name + ".zip")
                 .readAllBytes();
-        OpenJob open = TestApp.bean(Desk.class).open(taken(zip));
+        OpenJob open = app.getBean(Desk.class).open(taken(zip));
         assertEquals(fields(zip), new TreeMap<>(open.job().fields()));
         assertEquals(
                 ticked(open, "joint/"),
