@@ -57,7 +57,13 @@ public final class ProposedSettings {
     /** The first of the best; how it is delivered where no other is better. */
     private String best(Instance i, Choice c) {
         String best = c.start();
-        for (String value : c.values()) if (uses(i, c.name(), value) > uses(i, c.name(), best)) best = value;
+        long most = uses(i, c.name(), best);
+        for (String value : c.values()) {
+            long uses = uses(i, c.name(), value);
+            if (uses <= most) continue;
+            best = value;
+            most = uses;
+        }
         return best;
     }
 

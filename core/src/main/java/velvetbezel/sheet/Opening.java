@@ -2,7 +2,6 @@ package velvetbezel.sheet;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * Size of an opening in the dash, or of a radio's face: one of three sizes (ISO 7736: 180 × 50 mm and its double, from
@@ -19,10 +18,14 @@ public record Opening(String label) {
     private static final String OWN = "shape ";
     private static final int MOST = 60;
 
+    /** Of the usual sizes. */
+    public static List<String> labels() {
+        return STANDARD.stream().map(Opening::label).toList();
+    }
+
     /** For a message about what is none. */
     public static String all() {
-        return STANDARD.stream().map(Opening::label).collect(Collectors.joining(", "))
-                + ", or \"shape\" and the name of one of its own (\"shape of the Plover\")";
+        return String.join(", ", labels()) + ", or \"shape\" and the name of one of its own (\"shape of the Plover\")";
     }
 
     /** With a noun: "one-DIN opening", "radio (shape of the Plover)". */

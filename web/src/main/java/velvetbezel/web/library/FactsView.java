@@ -197,8 +197,7 @@ public record FactsView(
 
         /** One of the sizes, or the name of a shape of its own. */
         Field opening(String path, String label) {
-            return field(
-                    path, label, Opening.STANDARD.stream().map(Opening::label).toList(), Field.Kind.SUGGESTED);
+            return field(path, label, Opening.labels(), Field.Kind.SUGGESTED);
         }
 
         Field millimetres(String path, String label) {

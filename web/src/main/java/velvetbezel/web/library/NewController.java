@@ -111,8 +111,7 @@ class NewController {
         model.addAttribute("faults", faults);
         model.addAttribute(
                 "kinds", Arrays.stream(PartKind.values()).map(PartKind::label).toList());
-        model.addAttribute(
-                "openings", Opening.STANDARD.stream().map(Opening::label).toList());
+        model.addAttribute("openings", Opening.labels());
         model.addAttribute(
                 "mounts", Arrays.stream(Mount.values()).map(Mount::label).toList());
         return "library/new-device";

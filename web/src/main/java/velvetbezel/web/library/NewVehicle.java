@@ -135,7 +135,7 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
     }
 
     public List<String> openings() {
-        return Opening.STANDARD.stream().map(Opening::label).toList();
+        return Opening.labels();
     }
 
     public List<String> roles() {
