@@ -155,6 +155,7 @@ public final class Seeded {
                 radios,
                 parts,
                 Workshop.catalogue(),
-                Outcomes.fulfilled(factory, Workshop.catalogue()));
+                Outcomes.fulfilled(factory, Workshop.catalogue()),
+                velvetbezel.match.Fillings.NONE);
     }
 }

@@ -66,6 +66,11 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss
         return having(k -> k == Kind.LOST);
     }
 
+    /** Parts that are sheets of the library, and so can be bought. */
+    public List<Sheet.Part> bought() {
+        return parts.stream().filter(p -> Fillings.filled(p.id()).isEmpty()).toList();
+    }
+
     public int losses() {
         return (int) kinds.values().stream().filter(k -> k == Kind.LOST).count();
     }

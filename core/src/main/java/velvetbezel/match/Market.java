@@ -1,7 +1,9 @@
 package velvetbezel.match;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import velvetbezel.sheet.Access;
 import velvetbezel.sheet.Sheet;
 
@@ -18,6 +20,17 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
     public Market {
         cents = Map.copyOf(cents);
         days = Map.copyOf(days);
+    }
+
+    /** The same with some of the parts at hand already: nothing to buy, nothing to wait for. */
+    public Market owning(Set<String> parts) {
+        Map<String, Long> less = new HashMap<>(cents);
+        Map<String, Integer> sooner = new HashMap<>(days);
+        parts.forEach(p -> {
+            less.put(p, 0L);
+            sooner.remove(p);
+        });
+        return new Market(less, sooner);
     }
 
     /** Empty where neither the market nor the sheet says it. */

@@ -28,7 +28,10 @@ public final class Matcher {
             Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Catalogue catalogue) {
         Installation factory = Builder.factory(vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
-        return match(RadioMatch.of(factory, vehicle, radios, parts, catalogue, had), Wishes.NONE, Market.SHEETS);
+        return match(
+                RadioMatch.of(factory, vehicle, radios, parts, catalogue, had, Fillings.NONE),
+                Wishes.NONE,
+                Market.SHEETS);
     }
 
     public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {
@@ -64,13 +67,12 @@ public final class Matcher {
 
     /** Radios that lack something of a kit, the fewest things first, then the cheapest; too deep ones left out. */
     public static List<Lacking> lacking(
-            Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Market market) {
+            Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Fillings fillings, Market market) {
         return radios.stream()
                 .filter(r -> Reasons.tooDeep(vehicle, r).isEmpty())
-                .map(r -> Lacking.of(vehicle, r, parts))
+                .map(r -> Lacking.of(vehicle, r, parts, fillings))
                 .filter(l -> !l.things().isEmpty())
                 .sorted(Comparator.comparingInt((Lacking l) -> l.things().size())
-                        .thenComparing(l -> !l.byHand())
                         .thenComparingLong(l -> market.cents(l.radio()).orElse(Long.MAX_VALUE)))
                 .toList();
     }
@@ -81,10 +83,11 @@ public final class Matcher {
             List<RadioMatch> radios,
             List<Sheet.Part> parts,
             Catalogue catalogue,
+            Fillings fillings,
             Wishes wishes,
             Market market,
             List<Kit> kits) {
-        Reasons reasons = new Reasons(vehicle, radios, catalogue, wishes, market, kits);
+        Reasons reasons = new Reasons(vehicle, radios, catalogue, fillings, wishes, market, kits);
         List<Matched.Out> out = new ArrayList<>();
         Stream.<Sheet>concat(radios.stream().map(RadioMatch::radio), parts.stream())
                 .filter(s -> kits.stream().noneMatch(k -> k.has(s.id())))

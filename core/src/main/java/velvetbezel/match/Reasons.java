@@ -25,6 +25,7 @@ final class Reasons {
     private final Sheet.Vehicle vehicle;
     private final List<RadioMatch> radios;
     private final Catalogue catalogue;
+    private final Fillings fillings;
     private final Wishes wishes;
     private final Market market;
     private final List<Kit> kits;
@@ -34,12 +35,14 @@ final class Reasons {
             Sheet.Vehicle vehicle,
             List<RadioMatch> radios,
             Catalogue catalogue,
+            Fillings fillings,
             Wishes wishes,
             Market market,
             List<Kit> kits) {
         this.vehicle = vehicle;
         this.radios = radios;
         this.catalogue = catalogue;
+        this.fillings = fillings;
         this.wishes = wishes;
         this.market = market;
         this.kits = kits;
@@ -58,8 +61,8 @@ final class Reasons {
     private String ofRadio(Sheet.Radio radio, List<Sheet.Part> parts) {
         Optional<String> deep = tooDeep(vehicle, radio);
         if (deep.isPresent()) return deep.get();
-        List<String> things = Lacking.of(vehicle, radio, parts).things();
-        if (!things.isEmpty()) return "No %s.".formatted(things.get(0));
+        List<Lacking.Thing> things = Lacking.of(vehicle, radio, parts, fillings).things();
+        if (!things.isEmpty()) return "No %s.".formatted(things.get(0).words());
         RadioMatch match = radios.stream()
                 .filter(r -> r.radio().id().equals(radio.id()))
                 .findFirst()
@@ -82,6 +85,10 @@ final class Reasons {
     }
 
     private String noPlace(Sheet.Part part) {
+        Optional<Filling> filled = KitNeed.of(part).flatMap(fillings::of);
+        if (filled.isPresent())
+            return "This job buys no %s: %s."
+                    .formatted(KitNeed.of(part).get().label(), filled.get().by().label());
         if (!part.vehicles().isEmpty() && !part.vehicles().contains(vehicle.id())) return "Made for another vehicle.";
         if (part.holds().isPresent())
             return part.holds().get().opening().equals(vehicle.opening())

@@ -30,17 +30,20 @@ final class Slots {
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
     private final List<Sheet.Part> parts;
+    private final Fillings fillings;
     private final List<Slot> slots = new ArrayList<>();
 
-    private Slots(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
+    private Slots(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Fillings fillings) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.parts = parts;
+        this.fillings = fillings;
     }
 
     /** Empty where something that must be there is not. */
-    static Optional<List<Slot>> of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
-        return new Slots(vehicle, radio, parts).make();
+    static Optional<List<Slot>> of(
+            Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Fillings fillings) {
+        return new Slots(vehicle, radio, parts, fillings).make();
     }
 
     private Optional<List<Slot>> make() {
@@ -57,44 +60,45 @@ final class Slots {
      *
      * @param words what is looked for, for a sentence that says it is not there
      * @param mayBeEmpty whether this car and radio do without
-     * @param joinsPlugs nothing made by hand takes its place
      */
-    record Need(String name, String words, Predicate<Sheet.Part> fits, boolean mayBeEmpty, boolean joinsPlugs) {}
+    record Need(KitNeed kind, String words, Predicate<Sheet.Part> fits, boolean mayBeEmpty) {}
 
     static List<Need> needs(Sheet.Vehicle vehicle, Sheet.Radio radio) {
-        Slots slots = new Slots(vehicle, radio, List.of());
+        Slots slots = new Slots(vehicle, radio, List.of(), Fillings.NONE);
         String family = mainPlug(vehicle).family();
         return List.of(
                 new Need(
-                        "dash kit",
+                        KitNeed.DASH_KIT,
                         "dash kit here holds a %s in the %s of this vehicle"
                                 .formatted(
                                         radio.size().of("radio"),
                                         vehicle.opening().of("opening")),
                         p -> holds(vehicle, radio, p),
-                        needsNoFrame(vehicle, radio),
-                        false),
+                        needsNoFrame(vehicle, radio)),
                 new Need(
-                        "harness",
+                        KitNeed.HARNESS,
                         radio.screen()
                                 ? "pass-through harness here goes between this car's %s plug and the factory radio"
                                         .formatted(family)
                                 : "harness here joins it to this car's %s plug".formatted(family),
                         p -> plugsIn(vehicle, radio, p),
-                        slots.needsNoHarness(),
-                        true),
+                        slots.needsNoHarness()),
                 new Need(
-                        "antenna adapter",
+                        KitNeed.ANTENNA_ADAPTER,
                         "antenna adapter here joins it to this car's antenna plug",
                         slots::joinsAntennas,
-                        slots.needsNoAntennaAdapter(),
-                        true));
+                        slots.needsNoAntennaAdapter()));
     }
 
     private boolean place(Need need) {
+        if (fillings.of(need.kind()).isPresent()) {
+            fillings.part(vehicle, radio, need.kind())
+                    .ifPresent(p -> add(need.kind().label(), List.of(p), false));
+            return true;
+        }
         List<Sheet.Part> here = parts.stream().filter(need.fits()).toList();
         if (here.isEmpty() && !need.mayBeEmpty()) return false;
-        if (!here.isEmpty()) add(need.name(), here, need.mayBeEmpty());
+        if (!here.isEmpty()) add(need.kind().label(), here, need.mayBeEmpty());
         return true;
     }
 
@@ -175,7 +179,7 @@ final class Slots {
                 .anyMatch(p -> p.role().filter(r -> r == LeadRole.ANTENNA).isPresent());
     }
 
-    private static Optional<Plug> antenna(Device device) {
+    static Optional<Plug> antenna(Device device) {
         return device.plugs().stream().filter(Slots::isAntenna).findFirst();
     }
 

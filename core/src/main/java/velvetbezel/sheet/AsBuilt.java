@@ -28,26 +28,7 @@ public final class AsBuilt {
         List<Plug> plugs = new ArrayList<>(sheet.car().plugs());
         changes.forEach((place, found) -> built.change(plugs, place, found));
         if (!built.faults.isEmpty()) throw new InvalidInput(built.faults);
-        Device car = sheet.car();
-        Device changed = car.withPlugs(plugs);
-        return new Sheet.Vehicle(
-                sheet.header(),
-                sheet.make(),
-                sheet.model(),
-                sheet.trim(),
-                sheet.fromYear(),
-                sheet.toYear(),
-                sheet.opening(),
-                sheet.amplified(),
-                sheet.northAmerica(),
-                sheet.devices(),
-                changed,
-                sheet.radio(),
-                sheet.wires(),
-                sheet.buttons(),
-                sheet.cautions(),
-                sheet.traits(),
-                sheet.space());
+        return sheet.withCar(sheet.car().withPlugs(plugs));
     }
 
     private void change(List<Plug> plugs, String place, String found) {

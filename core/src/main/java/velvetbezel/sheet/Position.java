@@ -50,6 +50,11 @@ public record Position(
         return new Position(number, name, Optional.of(role), state, flow, colour, gauge, metres, bare, wired, to);
     }
 
+    /** The same with its wire cut off: the end is bare. */
+    public Position cut() {
+        return new Position(number, name, carries, state, flow, colour, gauge, metres, !empty(), wired, to);
+    }
+
     /** What its wire is for, as a line says it: "spare accessory", "illumination?", "unknown", "empty". */
     public String roleWords() {
         return carries.map(c -> state.before(LeadRole.words(c))).orElse("empty");

@@ -55,6 +55,28 @@ public sealed interface Sheet {
             cautions = List.copyOf(cautions);
             traits = Map.copyOf(traits);
         }
+
+        /** The same with other plugs at the radio's place. */
+        public Vehicle withCar(Device plugs) {
+            return new Vehicle(
+                    header,
+                    make,
+                    model,
+                    trim,
+                    fromYear,
+                    toYear,
+                    opening,
+                    amplified,
+                    northAmerica,
+                    devices,
+                    plugs,
+                    radio,
+                    wires,
+                    buttons,
+                    cautions,
+                    traits,
+                    space);
+        }
     }
 
     /**

@@ -9,6 +9,7 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.Mating;
 import velvetbezel.harness.Terminal;
+import velvetbezel.harness.Use;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Sheet;
@@ -38,6 +39,7 @@ public final class GoodsIn {
         });
         for (Map.Entry<String, Sheet.Part> e : installation.recipe().parts().entrySet()) {
             Sheet.Part part = e.getValue();
+            if (!arrives(installation.recipe().use(e.getKey()).use())) continue;
             checks.add(new Check(part.id(), "box", "Box and label say %s.".formatted(part.name())));
             part.holds()
                     .ifPresent(h -> checks.add(new Check(
@@ -53,6 +55,11 @@ public final class GoodsIn {
             if (part.device().isPresent()) leads(installation, e.getKey(), part.id(), checks);
         }
         return checks;
+    }
+
+    /** What is at hand or made by hand comes in no box. */
+    private static boolean arrives(Use use) {
+        return use == Use.FITTED || use == Use.LATER;
     }
 
     private static Check plug(Installation installation, String instance, String sheet, Mating m) {

@@ -43,7 +43,8 @@ class FrameTest {
                         List.of(radio),
                         List.of(parts),
                         Demo.CATALOGUE,
-                        Outcomes.fulfilled(factory, Demo.CATALOGUE)),
+                        Outcomes.fulfilled(factory, Demo.CATALOGUE),
+                        Fillings.NONE),
                 Wishes.NONE,
                 Market.SHEETS);
     }
@@ -83,19 +84,18 @@ class FrameTest {
     }
 
     @Test
-    void oneMissingThingIsNamedAndTheRestIsThere() {
+    void oneMissingThingIsNamed() {
         Sheet.Radio p2 = radio("mount", "frame");
-        Lacking frame = Matcher.lacking(SHAPED, List.of(p2), List.of(HARNESS), Market.SHEETS)
+        Lacking frame = Matcher.lacking(SHAPED, List.of(p2), List.of(HARNESS), Fillings.NONE, Market.SHEETS)
                 .get(0);
         assertEquals(
-                List.of("dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle"),
+                List.of(new Lacking.Thing(
+                        KitNeed.DASH_KIT,
+                        "dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle")),
                 frame.things());
-        assertEquals(List.of(HARNESS), frame.there());
-        assertTrue(frame.byHand());
-        Lacking both =
-                Matcher.lacking(SHAPED, List.of(p2), List.of(), Market.SHEETS).get(0);
+        Lacking both = Matcher.lacking(SHAPED, List.of(p2), List.of(), Fillings.NONE, Market.SHEETS)
+                .get(0);
         assertEquals(2, both.things().size());
-        assertFalse(both.byHand());
     }
 
     @Test

@@ -54,7 +54,7 @@ class FrontTest {
             Compiled whole = Compiled.of(
                     car,
                     head,
-                    Slots.of(car, head, all).orElseThrow(),
+                    Slots.of(car, head, all, Fillings.NONE).orElseThrow(),
                     Demo.CATALOGUE,
                     new Outcomes.Against(Builder.factory(car), Demo.CATALOGUE));
             int combinations = 1;
@@ -144,7 +144,8 @@ class FrontTest {
                         List.of(draw.radio),
                         parts,
                         Demo.CATALOGUE,
-                        Outcomes.fulfilled(factory, Demo.CATALOGUE))
+                        Outcomes.fulfilled(factory, Demo.CATALOGUE),
+                        Fillings.NONE)
                 .get(0)
                 .kits(draw.wishes, draw.market, () -> false)
                 .kits();
@@ -157,7 +158,8 @@ class FrontTest {
     private static void sameAsBruteForce(Draw draw) {
         Installation factory = Builder.factory(draw.vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, Demo.CATALOGUE);
-        RadioMatch match = RadioMatch.of(factory, draw.vehicle, List.of(draw.radio), draw.parts, Demo.CATALOGUE, had)
+        RadioMatch match = RadioMatch.of(
+                        factory, draw.vehicle, List.of(draw.radio), draw.parts, Demo.CATALOGUE, had, Fillings.NONE)
                 .get(0);
         List<Point> found = match.kits(draw.wishes, draw.market, () -> false).kits().stream()
                 .map(k -> new Point(k.cost(), k.loss()))
@@ -171,7 +173,8 @@ class FrontTest {
     }
 
     private static Set<Point> everyKit(Draw draw, Installation factory, Set<FunctionId> had) {
-        List<Slot> slots = Slots.of(draw.vehicle, draw.radio, draw.parts).orElseThrow();
+        List<Slot> slots =
+                Slots.of(draw.vehicle, draw.radio, draw.parts, Fillings.NONE).orElseThrow();
         Outcomes.Against against = new Outcomes.Against(factory, Demo.CATALOGUE);
         Map<List<Integer>, Optional<Integer>> known = new HashMap<>();
         Set<Point> points = new HashSet<>();
@@ -238,7 +241,8 @@ class FrontTest {
                                 Demo.radio(radio),
                                 Demo.all("parts").stream()
                                         .map(s -> (Sheet.Part) s)
-                                        .toList())
+                                        .toList(),
+                                Fillings.NONE)
                         .orElseThrow(),
                 Demo.CATALOGUE,
                 against);

@@ -43,7 +43,13 @@ class MatcherTest {
             return new Counter(
                     vehicle,
                     RadioMatch.of(
-                            factory, vehicle, RADIOS.stream().filter(wanted).toList(), parts, Demo.CATALOGUE, had),
+                            factory,
+                            vehicle,
+                            RADIOS.stream().filter(wanted).toList(),
+                            parts,
+                            Demo.CATALOGUE,
+                            had,
+                            Fillings.NONE),
                     parts);
         }
 
@@ -57,6 +63,7 @@ class MatcherTest {
                             radios,
                             parts,
                             Demo.CATALOGUE,
+                            Fillings.NONE,
                             wishes,
                             Market.SHEETS,
                             ask(wishes).kits())

@@ -92,7 +92,7 @@ function mount(root) {
   root.addEventListener('change', (event) => {
     const control = event.target;
     const form = control.closest('form[data-save]');
-    if (!form || !control.name || control.closest('.settle') || control.closest('.hand')) return;
+    if (!form || !control.name || control.closest('.settle, .hand, .without')) return;
     clearTimeout(timers.get(control));
     if (control.matches('select, [type=radio]') || control.dataset.dirty) send(form, [control]);
   });

@@ -65,7 +65,7 @@ class MatchTest extends InBrowser {
     }
 
     @Test
-    void carWithoutAFrameNamesWhatLacksAndGoesOnWithoutIt() {
+    void carWithoutAFrameNamesWhatLacksAndAFrameIsMadeByHand() {
         Object shaped = SheetTree.put(
                 SheetTree.put(Demo.tree("corrick-ferryman-2006"), "id", Optional.of("corrick-ferryman-shaped")),
                 "opening",
@@ -75,10 +75,33 @@ class MatchTest extends InBrowser {
         assertThat(page.locator("h1"))
                 .hasText(
                         "No whole kit: no dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle");
-        saved(page, () -> page.getByLabel("Go on with Pebblefen P2; what lacks is made or brought along")
-                .click());
-        assertThat(page.locator("h1")).containsText("Your kit is chosen: Pebblefen P2");
-        assertThat(page.locator(".versus")).not().containsText("Dash kit");
+        Locator minutes = page.getByLabel("Minutes for the dash kit");
+        minutes.fill("two hours");
+        saved(page, () -> page.getByLabel("made by hand, for the dash kit").click());
+        assertThat(page.locator(".without")).containsText("\"two hours\" is no time; type whole minutes such as 90.");
+        assertThat(minutes).hasValue("two hours");
+        minutes.fill("120");
+        page.getByLabel("Material of the dash kit").fill("15");
+        saved(page, () -> page.getByLabel("made by hand, for the dash kit").click());
+        kitsThere(page);
+        assertThat(page.locator(".decided")).containsText("Dash kit made by hand, 2 h 00, material 15.00");
+        assertThat(page.locator(".versus")).containsText("Dash kit made by hand");
+        saved(page, () -> page.getByLabel("Choose kit A").click());
+        assertThat(page.locator("h1")).containsText("is chosen");
+        saved(page, () -> page.getByLabel("Buy after all: dash kit").click());
+        assertThat(page.locator("h1")).containsText("Your kit is chosen");
+        assertThat(page.locator(".versus")).not().containsText("Dash kit made by hand");
+    }
+
+    @Test
+    void hardWiredRadioCountsItsCutsAndJoinsTheCarsOwnWires() {
+        Page page = match(job("corrick-ferryman-2006", Map.of("need/harness", "hard-wired")));
+        kitsThere(page);
+        assertThat(page.locator(".decided")).containsText("hard-wired");
+        assertThat(page.locator(".versus")).containsText("Hard-wired, plugs cut off");
+        saved(page, () -> page.getByLabel("Choose kit A").click());
+        page.navigate(page.url().replaceAll("match.*", "wire"));
+        assertThat(page.locator("h1")).containsText("joint");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package velvetbezel.web.job;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,10 +14,12 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.PartUse;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.Recipe;
 import velvetbezel.harness.SettingId;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.match.Fillings;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
@@ -115,7 +118,7 @@ public class Desk {
         return job.field(Fields.VEHICLE).map(id -> {
             Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
             Installation factory = Builder.factory(sheet);
-            Sheet.Vehicle vehicle = AsBuilt.of(sheet, asBuilt(job));
+            Sheet.Vehicle vehicle = OpenJob.fillings(job).in(AsBuilt.of(sheet, asBuilt(job)));
             return new Computed(
                     vehicle,
                     factory,
@@ -136,12 +139,16 @@ public class Desk {
     private Optional<Design> design(
             Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
         return job.field(Fields.RADIO).map(radio -> {
-            List<Sheet.Part> parts = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
+            Sheet.Radio head = as(Sheet.Radio.class, document(own, radio));
+            List<Sheet.Part> bought = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
                     .map(id -> as(Sheet.Part.class, document(own, id)))
                     .toList();
-            Recipe recipe = Recipe.of(vehicle, as(Sheet.Radio.class, document(own, radio)), parts)
+            Fillings fillings = OpenJob.fillings(job);
+            Map<String, PartUse> uses = new HashMap<>(fillings.uses());
+            uses.putAll(OpenJob.uses(job));
+            Recipe recipe = Recipe.of(vehicle, head, fillings.applied(vehicle, head, bought))
                     .moving(OpenJob.moves(job))
-                    .using(OpenJob.uses(job))
+                    .using(uses)
                     .substituting(OpenJob.instead(job));
             return Design.of(factory, decided(recipe, job, catalogue), catalogue, library.tables(), OpenJob.ways(job));
         });

@@ -10,6 +10,8 @@ import velvetbezel.harness.JointId;
 import velvetbezel.harness.SettingId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.harness.Use;
+import velvetbezel.match.Filling;
+import velvetbezel.match.KitNeed;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Result;
 import velvetbezel.sheet.AsBuilt;
@@ -118,6 +120,11 @@ final class Fields {
     /** How a part is used: laid for later, the customer's own, made by hand. */
     static final String USES = "use/";
 
+    /** How a need of the kit is filled without buying; with the time and material that takes. */
+    static final String NEEDS = "need/";
+
+    static final String NEED_MINUTES = "need minutes/";
+    static final String NEED_MATERIAL = "need material/";
     static final String SLOTS = "slot/";
     static final List<String> SLOT_NAMES = List.of("front", "rear");
     static final List<String> USE_NAMES = Arrays.stream(Use.values())
@@ -139,6 +146,18 @@ final class Fields {
     /** A joint of an earlier kit that is still in the harness. */
     static String undo(JointId j) {
         return UNDO + j;
+    }
+
+    static String need(KitNeed need) {
+        return NEEDS + need.label();
+    }
+
+    static String needMinutes(KitNeed need) {
+        return NEED_MINUTES + need.label();
+    }
+
+    static String needMaterial(KitNeed need) {
+        return NEED_MATERIAL + need.label();
     }
 
     static String setting(SettingId id) {
@@ -191,7 +210,11 @@ final class Fields {
 
     /** Whether the car is another one, electrically, with this field. */
     static boolean rebuilds(String field) {
-        return field.startsWith("settled/") || field.startsWith(AS_BUILT);
+        return field.startsWith("settled/") || field.startsWith(AS_BUILT) || fills(field);
+    }
+
+    private static boolean fills(String field) {
+        return List.of(NEEDS, NEED_MINUTES, NEED_MATERIAL).stream().anyMatch(field::startsWith);
     }
 
     /** Whether what is built from a job is another with this field: its kit, its worksheet, its loads. */
@@ -267,6 +290,9 @@ final class Fields {
                                             Arrays.stream(LeadRole.values()).map(LeadRole::label))
                                     .toList());
                     case "use" -> one(field, value, USE_NAMES);
+                    case "need" -> filling(field, value);
+                    case "need minutes" -> String.valueOf(minutes(field, value));
+                    case "need material" -> Words.money(cents(field, value));
                     case "slot" -> one(field, value, SLOT_NAMES);
                     case "fold", "joint", "cap", "set", HANDED_OVER -> one(field, value, List.of(DONE));
                     case "read back", "goods" -> one(field, value, READ_BACK);
@@ -295,6 +321,26 @@ final class Fields {
                 .map(JointKind::label)
                 .orElseThrow(() -> new InvalidInput(
                         field, "\"%s\" is no kind of joint; one of %s.".formatted(value, JointKind.all())));
+    }
+
+    private static String filling(String field, String value) {
+        KitNeed need = KitNeed.find(field.substring(NEEDS.length()))
+                .orElseThrow(() -> new InvalidInput(field, "is no field of a job."));
+        return one(
+                field,
+                value,
+                Arrays.stream(Filling.By.values())
+                        .filter(need::allows)
+                        .map(Filling.By::label)
+                        .toList());
+    }
+
+    /** Reads whole minutes, "90" or "90 min". */
+    static int minutes(String field, String text) {
+        String number = text.strip().replaceAll("\\s*min$", "");
+        if (!number.matches("\\d{1,4}"))
+            throw new InvalidInput(field, "\"%s\" is no time; type whole minutes such as 90.".formatted(text));
+        return Integer.parseInt(number);
     }
 
     private static String trait(String field, String value) {

@@ -6,16 +6,32 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.match.Cost;
+import velvetbezel.match.Fillings;
 import velvetbezel.match.Kit;
+import velvetbezel.match.KitNeed;
 import velvetbezel.match.RadioMatch;
 import velvetbezel.sheet.Sheet;
 
 /**
  * What could stand in for one part of a kit, and what each would cost.
  *
- * @param kit letter of the kit; @param stock how long the part takes to come
+ * @param kit     how it is called; @param stock how long the part takes to come
+ * @param without ways to fill its need without buying
+ * @param use     field that says it is at hand already; empty for what is not bought anyway
+ * @param own     whether it is
+ * @param need    field that, emptied, buys a part again; empty where one is bought
  */
-public record InsteadView(Frame frame, String kit, String part, String stock, List<Line> lines, String back) {
+public record InsteadView(
+        Frame frame,
+        String heading,
+        String kit,
+        String stock,
+        List<Line> lines,
+        Optional<FillingsView.Ways> without,
+        String use,
+        boolean own,
+        String need,
+        String back) {
     /** @param parts ids of the parts of the kit as it would be, comma-separated */
     public record Line(
             String name,
@@ -38,20 +54,27 @@ public record InsteadView(Frame frame, String kit, String part, String stock, Li
             List<Line> lines = matching.swaps(answer, kit.get(), p).stream()
                     .map(s -> line(open, kit.get().cost(), s))
                     .toList();
-            String stock = days == 0
-                    ? "It is in stock, or nobody keeps count of it."
-                    : days == Prices.DAYS_UNKNOWN
-                            ? "It is not in stock, and nobody says how long it takes: counted as %d days."
-                                    .formatted(days)
-                            : "It is not in stock: %s to wait.".formatted(Words.days(days));
+            Optional<KitNeed> filled = Fillings.filled(p.id());
+            boolean own = OpenJob.owned(open.job()).contains(p.id());
             return new InsteadView(
                     Frame.of(open, Station.MATCH, Frame.Trouble.NONE),
-                    letter,
-                    p.name(),
-                    stock,
+                    filled.isPresent() ? p.name() : "Instead of the " + p.name(),
+                    letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter,
+                    filled.isPresent() ? "It is not bought." : own ? "It is at hand: nothing to buy." : stock(days),
                     lines,
+                    KitNeed.of(p).filter(n -> filled.isEmpty()).map(n -> FillingsView.ways(open, n)),
+                    filled.isPresent() ? "" : Fields.USES + p.id(),
+                    own,
+                    filled.map(Fields::need).orElse(""),
                     open.path(Station.MATCH));
         });
+    }
+
+    private static String stock(int days) {
+        if (days == 0) return "It is in stock, or nobody keeps count of it.";
+        return days == Prices.DAYS_UNKNOWN
+                ? "It is not in stock, and nobody says how long it takes: counted as %d days.".formatted(days)
+                : "It is not in stock: %s to wait.".formatted(Words.days(days));
     }
 
     static Optional<Kit> kit(OpenJob open, Matching matching, Matching.Answer answer, String letter) {
@@ -73,7 +96,7 @@ public record InsteadView(Frame frame, String kit, String part, String stock, Li
                 names(open, s.lost()),
                 names(open, s.again()),
                 s.kit().radio().id(),
-                s.kit().parts().stream().map(Sheet::id).collect(Collectors.joining(",")));
+                s.kit().bought().stream().map(Sheet::id).collect(Collectors.joining(",")));
     }
 
     private static String signed(long difference, String text) {

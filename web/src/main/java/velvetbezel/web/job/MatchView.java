@@ -50,6 +50,8 @@ public record MatchView(
         int more,
         List<Way> ways,
         List<Gap> gaps,
+        List<FillingsView.Ways> without,
+        List<FillingsView.Decided> decided,
         boolean car,
         String comparing,
         String here) {
@@ -133,13 +135,8 @@ public record MatchView(
             boolean chosen,
             String toggle) {}
 
-    /**
-     * A radio that lacks something of a kit.
-     *
-     * @param parts ids of the parts that are there
-     * @param byHand whether the rest can be made or brought along
-     */
-    public record Gap(String name, String radio, String lacks, String parts, boolean byHand) {}
+    /** Radios that lack the same of a kit. */
+    public record Gap(String radios, String lacks) {}
 
     /** Wishes to give up. */
     public record Way(String wishes, String then) {}
@@ -162,6 +159,8 @@ public record MatchView(
                     List.of(),
                     List.of(),
                     0,
+                    List.of(),
+                    List.of(),
                     List.of(),
                     List.of(),
                     false,
@@ -213,13 +212,19 @@ public record MatchView(
                     && answer.matched().giveUp().isEmpty();
         }
 
-        private static Gap gap(Lacking l) {
-            return new Gap(
-                    l.radio().device().name(),
-                    l.radio().id(),
-                    l.things().stream().map(t -> "No " + t + ".").collect(Collectors.joining(" ")),
-                    l.there().stream().map(Sheet::id).collect(Collectors.joining(",")),
-                    l.byHand());
+        private List<Gap> gaps() {
+            Map<String, List<String>> radios = new LinkedHashMap<>();
+            for (Lacking l : lacking)
+                radios.computeIfAbsent(
+                                l.things().stream()
+                                        .map(t -> "No " + t.words() + ".")
+                                        .collect(Collectors.joining(" ")),
+                                k -> new ArrayList<>())
+                        .add(l.radio().device().name());
+            return radios.entrySet().stream()
+                    .limit(MOST_GAPS)
+                    .map(e -> new Gap(String.join(", ", e.getValue()), e.getKey()))
+                    .toList();
         }
 
         private static boolean same(Kit a, Kit b) {
@@ -290,7 +295,15 @@ public record MatchView(
                     first.stream().map(l -> line(l, named.get(l))).toList(),
                     named.size() - first.size(),
                     ways,
-                    lacking.stream().limit(MOST_GAPS).map(Maker::gap).toList(),
+                    gaps(),
+                    lacking.stream()
+                            .filter(l -> !l.radio().screen())
+                            .flatMap(l -> l.things().stream())
+                            .map(Lacking.Thing::need)
+                            .distinct()
+                            .map(n -> FillingsView.ways(open, n))
+                            .toList(),
+                    FillingsView.decided(open),
                     true,
                     String.join(",", shown),
                     page(asked.kits));
@@ -300,7 +313,7 @@ public record MatchView(
             if (named.isEmpty() && !answer.complete()) return "Working the kits out";
             if (named.isEmpty())
                 return !lacking.isEmpty()
-                        ? "No whole kit: no " + lacking.get(0).things().get(0)
+                        ? "No whole kit: no " + lacking.get(0).things().get(0).words()
                         : hopeless() ? "No radio here fits this car" : "No kit meets all of it";
             Kit best = named.values().iterator().next();
             return chosen.filter(named::containsKey)
@@ -322,7 +335,7 @@ public record MatchView(
 
         private String verdict() {
             if (!lacking.isEmpty())
-                return "Nothing here is a whole kit. What lacks is named below, radio by radio, the fewest things first.";
+                return "Nothing here is a whole kit. What lacks is named below, radio by radio, the fewest things first; say how it is filled, and the kits are worked out.";
             List<Function> stay = open.catalogue().functions().stream()
                     .filter(f -> open.mustStay(f.id()))
                     .toList();
@@ -442,7 +455,7 @@ public record MatchView(
                                 k.radio().device().name(),
                                 how(k),
                                 k.radio().id(),
-                                k.parts().stream().map(Sheet::id).collect(Collectors.joining(",")),
+                                k.bought().stream().map(Sheet::id).collect(Collectors.joining(",")),
                                 chosen.filter(l::equals).isPresent(),
                                 answer.wishes().musts().stream()
                                         .allMatch(f -> k.kinds().get(f).works()),

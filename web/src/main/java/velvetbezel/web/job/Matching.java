@@ -23,6 +23,7 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.SettingId;
+import velvetbezel.match.Fillings;
 import velvetbezel.match.Kit;
 import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
@@ -60,7 +61,12 @@ class Matching implements DisposableBean {
     private final Recent<String, Matched> answers = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
-    record Counter(Sheet.Vehicle vehicle, List<RadioMatch> radios, List<Sheet.Part> parts, Outcomes.Against against) {}
+    record Counter(
+            Sheet.Vehicle vehicle,
+            List<RadioMatch> radios,
+            List<Sheet.Part> parts,
+            Fillings fillings,
+            Outcomes.Against against) {}
 
     /** One question about it being answered, radio by radio. */
     private record Work(List<CompletableFuture<RadioMatch.Found>> radios, AtomicBoolean stopped) {}
@@ -110,10 +116,15 @@ class Matching implements DisposableBean {
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
             List<Sheet.Part> parts = library.candidates(vehicle, all);
+            Fillings fillings = OpenJob.fillings(open.job());
             List<RadioMatch> radios =
-                    RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had);
+                    RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had, fillings);
             return new Counter(
-                    vehicle, radios, parts, new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
+                    vehicle,
+                    radios,
+                    parts,
+                    fillings,
+                    new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
         });
     }
 
@@ -126,11 +137,12 @@ class Matching implements DisposableBean {
         return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
     }
 
-    private Market market(Counter counter) {
-        return prices.of(
-                Stream.concat(counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio))
+    private Market market(OpenJob open, Counter counter) {
+        return prices.of(Stream.concat(
+                                counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio))
                         .map(Sheet::id)
-                        .toList());
+                        .toList())
+                .owning(OpenJob.owned(open.job()));
     }
 
     /** The kits so far; the page waits a moment for those that are still being worked out. */
@@ -150,7 +162,7 @@ class Matching implements DisposableBean {
         String key = counterKey(open);
         Counter counter = counter(open, key);
         Wishes wishes = wishes(open);
-        Market market = market(counter);
+        Market market = market(open, counter);
         Work work = work(key, counter, wishes, market);
         CompletableFuture<Void> all = CompletableFuture.allOf(work.radios.toArray(CompletableFuture[]::new));
         try {
@@ -194,13 +206,13 @@ class Matching implements DisposableBean {
     void stop(OpenJob open) {
         String key = counterKey(open);
         Counter counter = counter(open, key);
-        work(key, counter, wishes(open), market(counter)).stopped.set(true);
+        work(key, counter, wishes(open), market(open, counter)).stopped.set(true);
     }
 
     /** Takes up again what was stopped. */
     void goOn(OpenJob open) {
         String key = counterKey(open);
-        works.forget(asked(key, wishes(open), market(counter(open, key))));
+        works.forget(asked(key, wishes(open), market(open, counter(open, key))));
     }
 
     /** What becomes of every function in one kit, with paths and reasons. */
@@ -221,7 +233,11 @@ class Matching implements DisposableBean {
     List<Lacking> lacking(Answer answer) {
         Counter counter = answer.counter;
         return Matcher.lacking(
-                counter.vehicle, counter.radios.stream().map(RadioMatch::radio).toList(), counter.parts, answer.market);
+                counter.vehicle,
+                counter.radios.stream().map(RadioMatch::radio).toList(),
+                counter.parts,
+                counter.fillings,
+                answer.market);
     }
 
     /** What the rules of a kit propose to set otherwise than delivered. */
@@ -240,6 +256,7 @@ class Matching implements DisposableBean {
                         counter.radios,
                         counter.parts,
                         open.catalogue(),
+                        counter.fillings,
                         answer.wishes,
                         answer.market,
                         answer.matched.kits()));

@@ -21,6 +21,9 @@ import velvetbezel.harness.SettingId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.harness.Use;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.match.Filling;
+import velvetbezel.match.Fillings;
+import velvetbezel.match.KitNeed;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.Result;
@@ -200,6 +203,31 @@ record OpenJob(
                         .ifPresent(wanted -> instead.put(wanted, LeadRole.find(value)));
         });
         return instead;
+    }
+
+    /** What of the kit is not bought. */
+    static Fillings fillings(Job job) {
+        Map<KitNeed, Filling> by = new EnumMap<>(KitNeed.class);
+        for (KitNeed need : KitNeed.values())
+            job.field(Fields.need(need))
+                    .flatMap(Filling.By::find)
+                    .ifPresent(way -> by.put(
+                            need,
+                            new Filling(
+                                    way,
+                                    job.field(Fields.needMinutes(need))
+                                            .map(m -> Fields.minutes(Fields.needMinutes(need), m)),
+                                    job.field(Fields.needMaterial(need))
+                                            .map(m -> Fields.cents(Fields.needMaterial(need), m)))));
+        return new Fillings(by);
+    }
+
+    /** Parts of the library that are at hand already, by their sheets' ids. */
+    static Set<String> owned(Job job) {
+        return uses(job).entrySet().stream()
+                .filter(u -> u.getValue().use() == Use.OWN)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** How parts are used where they are not simply fitted. */

@@ -81,6 +81,9 @@ final class Phrases {
             case "set" -> "Set, " + rest;
             case "instead" -> "Instead of " + rest;
             case "use" -> "Use of " + rest;
+            case "need" -> Words.sentence(rest) + ", not bought";
+            case "need minutes" -> "Minutes for the " + rest;
+            case "need material" -> "Material of the " + rest;
             case "slot" -> "Place of " + rest;
             case "joint note" -> "Note at " + rest;
             case "undo" -> "To take apart, " + rest;

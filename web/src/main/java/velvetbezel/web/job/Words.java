@@ -120,6 +120,7 @@ final class Words {
 
     /** What is known of the labour. */
     static String time(Cost cost) {
+        if (cost.minutes() == 0 && cost.missing().times() > 0) return "time not stated";
         return cost.missing().times() == 0
                 ? minutes(cost.minutes())
                 : "from %s, %s missing"

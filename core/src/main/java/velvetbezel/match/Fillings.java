@@ -1,0 +1,76 @@
+package velvetbezel.match;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import velvetbezel.harness.PartUse;
+import velvetbezel.harness.Use;
+import velvetbezel.sheet.Sheet;
+
+/** The needs of a job's kit that are filled without buying a part; the rest is bought. */
+public record Fillings(Map<KitNeed, Filling> by) {
+    public static final Fillings NONE = new Fillings(Map.of());
+
+    public Fillings {
+        by = Map.copyOf(by);
+    }
+
+    Optional<Filling> of(KitNeed need) {
+        return Optional.ofNullable(by.get(need));
+    }
+
+    private boolean hardWired() {
+        return of(KitNeed.HARNESS).filter(f -> f.by() == Filling.By.HARD_WIRED).isPresent();
+    }
+
+    /** The car as it is wired to: with its plugs cut off where the radio is hard-wired. */
+    public Sheet.Vehicle in(Sheet.Vehicle vehicle) {
+        return hardWired() ? cutOff(vehicle) : vehicle;
+    }
+
+    /** A car with the plugs cut off that a harness adapter would join. */
+    public static Sheet.Vehicle cutOff(Sheet.Vehicle vehicle) {
+        return StandIns.cutOff(vehicle);
+    }
+
+    /** Wires that were cut so. */
+    public static int cuts(Sheet.Vehicle cutOff) {
+        return StandIns.cuts(cutOff);
+    }
+
+    /**
+     * What fills a need, as a part of its own.
+     *
+     * @param vehicle as {@link #in} made it
+     * @return empty where the need is bought for, where this car and radio do not have it, and where none is wanted
+     */
+    Optional<Sheet.Part> part(Sheet.Vehicle vehicle, Sheet.Radio radio, KitNeed need) {
+        return of(need).filter(f -> f.by() != Filling.By.NONE).flatMap(f -> new StandIns(vehicle, radio).of(need, f));
+    }
+
+    /** A kit's parts with what fills its needs in the place of what would be bought for them. */
+    public List<Sheet.Part> applied(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> bought) {
+        List<Sheet.Part> parts = new ArrayList<>(bought);
+        for (Slots.Need need : Slots.needs(vehicle, radio))
+            if (of(need.kind()).isPresent()) {
+                parts.removeIf(need.fits());
+                part(vehicle, radio, need.kind()).ifPresent(parts::add);
+            }
+        return parts;
+    }
+
+    /** How these parts are used, by the id under which they are in a kit. */
+    public Map<String, PartUse> uses() {
+        Map<String, PartUse> uses = new HashMap<>();
+        by.forEach((need, f) -> uses.put(StandIns.id(need), PartUse.of(f.by() == Filling.By.OWN ? Use.OWN : Use.MADE)));
+        return uses;
+    }
+
+    /** Whether a part of a kit is no sheet of the library but fills a need without being bought. */
+    public static Optional<KitNeed> filled(String part) {
+        for (KitNeed need : KitNeed.values()) if (StandIns.id(need).equals(part)) return Optional.of(need);
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,78 @@
+package velvetbezel.web.job;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.match.Filling;
+import velvetbezel.match.Fillings;
+import velvetbezel.match.KitNeed;
+import velvetbezel.sheet.Sheet;
+
+/** What of a kit this job does not buy, and the ways to fill a need without buying. */
+final class FillingsView {
+    private FillingsView() {}
+
+    /**
+     * A need that is filled without buying.
+     *
+     * @param field which, emptied, takes the decision back
+     */
+    public record Decided(String need, String how, String field) {}
+
+    /** Ways to fill one need; minutes and material are typed beside them. */
+    public record Ways(String need, List<Way> ways, String field, Typed minutes, Typed material) {}
+
+    /** A field with what was typed into it. */
+    public record Typed(String field, String value) {}
+
+    /** @param note what it costs beside time, or what it means */
+    public record Way(String label, String note) {}
+
+    static List<Decided> decided(OpenJob open) {
+        Fillings fillings = OpenJob.fillings(open.job());
+        List<Decided> decided = new ArrayList<>();
+        for (KitNeed need : KitNeed.values())
+            Optional.ofNullable(fillings.by().get(need))
+                    .ifPresent(f -> decided.add(
+                            new Decided(Words.sentence(need.label()), how(open, need, f), Fields.need(need))));
+        return decided;
+    }
+
+    private static String how(OpenJob open, KitNeed need, Filling filling) {
+        List<String> words = new ArrayList<>(List.of(filling.by().label()));
+        filling.minutes().map(Words::minutes).ifPresent(words::add);
+        filling.cents().map(c -> "material " + Words.money(c)).ifPresent(words::add);
+        if (filling.by() == Filling.By.HARD_WIRED)
+            open.vehicle().map(v -> Words.count(Fillings.cuts(v), "cut")).ifPresent(words::add);
+        if (filling.by() == Filling.By.NONE && need == KitNeed.ANTENNA_ADAPTER) words.add("no reception");
+        return String.join(", ", words);
+    }
+
+    static Ways ways(OpenJob open, KitNeed need) {
+        Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
+        List<Way> ways = Arrays.stream(Filling.By.values())
+                .filter(need::allows)
+                .map(by -> new Way(by.label(), note(vehicle, need, by)))
+                .toList();
+        return new Ways(
+                need.label(),
+                ways,
+                Fields.need(need),
+                typed(open, Fields.needMinutes(need)),
+                typed(open, Fields.needMaterial(need)));
+    }
+
+    private static Typed typed(OpenJob open, String field) {
+        return new Typed(field, open.value(field));
+    }
+
+    private static String note(Sheet.Vehicle vehicle, KitNeed need, Filling.By by) {
+        return switch (by) {
+            case OWN -> need == KitNeed.HARNESS ? "nothing to buy; its leads carry on the car's" : "nothing to buy";
+            case MADE -> "its time and material as typed";
+            case HARD_WIRED -> Words.count(Fillings.cuts(Fillings.cutOff(vehicle)), "cut") + " to the car";
+            case NONE -> need == KitNeed.ANTENNA_ADAPTER ? "no reception" : "nothing holds the radio but what is there";
+        };
+    }
+}
