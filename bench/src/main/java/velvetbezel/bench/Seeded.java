@@ -156,6 +156,6 @@ public final class Seeded {
                 parts,
                 Workshop.catalogue(),
                 Outcomes.fulfilled(factory, Workshop.catalogue()),
-                velvetbezel.match.Fillings.NONE);
+                velvetbezel.match.KitDecisions.NONE);
     }
 }

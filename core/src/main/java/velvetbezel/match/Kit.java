@@ -68,7 +68,9 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss
 
     /** Parts that are sheets of the library, and so can be bought. */
     public List<Sheet.Part> bought() {
-        return parts.stream().filter(p -> Fillings.filled(p.id()).isEmpty()).toList();
+        return parts.stream()
+                .filter(p -> KitDecisions.standsIn(p.id()).isEmpty())
+                .toList();
     }
 
     public int losses() {

@@ -29,7 +29,7 @@ public final class Matcher {
         Installation factory = Builder.factory(vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
         return match(
-                RadioMatch.of(factory, vehicle, radios, parts, catalogue, had, Fillings.NONE),
+                RadioMatch.of(factory, vehicle, radios, parts, catalogue, had, KitDecisions.NONE),
                 Wishes.NONE,
                 Market.SHEETS);
     }
@@ -67,10 +67,14 @@ public final class Matcher {
 
     /** Radios that lack something of a kit, the fewest things first, then the cheapest; too deep ones left out. */
     public static List<Lacking> lacking(
-            Sheet.Vehicle vehicle, List<Sheet.Radio> radios, List<Sheet.Part> parts, Fillings fillings, Market market) {
+            Sheet.Vehicle vehicle,
+            List<Sheet.Radio> radios,
+            List<Sheet.Part> parts,
+            KitDecisions decisions,
+            Market market) {
         return radios.stream()
                 .filter(r -> Reasons.tooDeep(vehicle, r).isEmpty())
-                .map(r -> Lacking.of(vehicle, r, parts, fillings))
+                .map(r -> Lacking.of(vehicle, r, parts, decisions))
                 .filter(l -> !l.things().isEmpty())
                 .sorted(Comparator.comparingInt((Lacking l) -> l.things().size())
                         .thenComparingLong(l -> market.cents(l.radio()).orElse(Long.MAX_VALUE)))
@@ -83,11 +87,11 @@ public final class Matcher {
             List<RadioMatch> radios,
             List<Sheet.Part> parts,
             Catalogue catalogue,
-            Fillings fillings,
+            KitDecisions decisions,
             Wishes wishes,
             Market market,
             List<Kit> kits) {
-        Reasons reasons = new Reasons(vehicle, radios, catalogue, fillings, wishes, market, kits);
+        Reasons reasons = new Reasons(vehicle, radios, catalogue, decisions, wishes, market, kits);
         List<Matched.Out> out = new ArrayList<>();
         Stream.<Sheet>concat(radios.stream().map(RadioMatch::radio), parts.stream())
                 .filter(s -> kits.stream().noneMatch(k -> k.has(s.id())))

@@ -71,7 +71,7 @@ public final class RadioMatch {
      * @param factory what the car was when it left its maker
      * @param vehicle what it is now
      * @param had     functions of the factory installation
-     * @param fillings what of a kit is not bought; the vehicle is as they make it
+     * @param decisions what of a kit is not bought; the vehicle is as they make it
      * @return in the order of the radios
      */
     public static List<RadioMatch> of(
@@ -81,11 +81,11 @@ public final class RadioMatch {
             List<Sheet.Part> parts,
             Catalogue catalogue,
             Set<FunctionId> had,
-            Fillings fillings) {
+            KitDecisions decisions) {
         Map<Model, Optional<Compiled>> models = new HashMap<>();
         return radios.stream()
                 .map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
-                    Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts, fillings);
+                    Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts, decisions);
                     return slots.map(
                             s -> Compiled.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
                 })))

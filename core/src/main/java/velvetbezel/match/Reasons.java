@@ -25,7 +25,7 @@ final class Reasons {
     private final Sheet.Vehicle vehicle;
     private final List<RadioMatch> radios;
     private final Catalogue catalogue;
-    private final Fillings fillings;
+    private final KitDecisions decisions;
     private final Wishes wishes;
     private final Market market;
     private final List<Kit> kits;
@@ -35,14 +35,14 @@ final class Reasons {
             Sheet.Vehicle vehicle,
             List<RadioMatch> radios,
             Catalogue catalogue,
-            Fillings fillings,
+            KitDecisions decisions,
             Wishes wishes,
             Market market,
             List<Kit> kits) {
         this.vehicle = vehicle;
         this.radios = radios;
         this.catalogue = catalogue;
-        this.fillings = fillings;
+        this.decisions = decisions;
         this.wishes = wishes;
         this.market = market;
         this.kits = kits;
@@ -61,7 +61,8 @@ final class Reasons {
     private String ofRadio(Sheet.Radio radio, List<Sheet.Part> parts) {
         Optional<String> deep = tooDeep(vehicle, radio);
         if (deep.isPresent()) return deep.get();
-        List<Lacking.Thing> things = Lacking.of(vehicle, radio, parts, fillings).things();
+        List<Lacking.Thing> things =
+                Lacking.of(vehicle, radio, parts, decisions).things();
         if (!things.isEmpty()) return "No %s.".formatted(things.get(0).words());
         RadioMatch match = radios.stream()
                 .filter(r -> r.radio().id().equals(radio.id()))
@@ -85,7 +86,7 @@ final class Reasons {
     }
 
     private String noPlace(Sheet.Part part) {
-        Optional<Filling> filled = KitNeed.of(part).flatMap(fillings::of);
+        Optional<Filling> filled = KitNeed.of(part).flatMap(decisions::of);
         if (filled.isPresent())
             return "This job buys no %s: %s."
                     .formatted(KitNeed.of(part).get().label(), filled.get().by().label());

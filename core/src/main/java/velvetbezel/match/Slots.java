@@ -30,20 +30,20 @@ final class Slots {
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
     private final List<Sheet.Part> parts;
-    private final Fillings fillings;
+    private final KitDecisions decisions;
     private final List<Slot> slots = new ArrayList<>();
 
-    private Slots(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Fillings fillings) {
+    private Slots(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, KitDecisions decisions) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.parts = parts;
-        this.fillings = fillings;
+        this.decisions = decisions;
     }
 
     /** Empty where something that must be there is not. */
     static Optional<List<Slot>> of(
-            Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, Fillings fillings) {
-        return new Slots(vehicle, radio, parts, fillings).make();
+            Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, KitDecisions decisions) {
+        return new Slots(vehicle, radio, parts, decisions).make();
     }
 
     private Optional<List<Slot>> make() {
@@ -51,6 +51,10 @@ final class Slots {
         Map<PartKind, List<Sheet.Part>> kinds = new LinkedHashMap<>();
         for (PartKind kind : PartKind.values()) kinds.put(kind, new ArrayList<>());
         for (Sheet.Part p : parts) if (extra(p)) kinds.get(p.kind()).add(p);
+        for (PartKind kind : decisions.also()) {
+            if (kinds.get(kind).isEmpty()) return Optional.empty();
+            add(kind.label(), kinds.remove(kind), false);
+        }
         kinds.forEach((kind, all) -> places(all).forEach(group -> add(kind.label(), group, true)));
         return Optional.of(List.copyOf(slots));
     }
@@ -64,7 +68,7 @@ final class Slots {
     record Need(KitNeed kind, String words, Predicate<Sheet.Part> fits, boolean mayBeEmpty) {}
 
     static List<Need> needs(Sheet.Vehicle vehicle, Sheet.Radio radio) {
-        Slots slots = new Slots(vehicle, radio, List.of(), Fillings.NONE);
+        Slots slots = new Slots(vehicle, radio, List.of(), KitDecisions.NONE);
         String family = mainPlug(vehicle).family();
         return List.of(
                 new Need(
@@ -91,8 +95,9 @@ final class Slots {
     }
 
     private boolean place(Need need) {
-        if (fillings.of(need.kind()).isPresent()) {
-            fillings.part(vehicle, radio, need.kind())
+        if (decisions.of(need.kind()).isPresent()) {
+            decisions
+                    .part(vehicle, radio, need.kind())
                     .ifPresent(p -> add(need.kind().label(), List.of(p), false));
             return true;
         }
@@ -190,11 +195,12 @@ final class Slots {
         return radio.screen() || car.isEmpty() || socket.isEmpty() || car.get().fits(socket.get());
     }
 
+    /** Also where the antenna fits the radio: an adapter may feed it. */
     private boolean joinsAntennas(Sheet.Part part) {
-        return !needsNoAntennaAdapter()
+        return !radio.screen()
                 && part.kind() == PartKind.ANTENNA_ADAPTER
-                && goesTo(part, antenna(vehicle.car()).orElseThrow())
-                && goesTo(part, antenna(radio.device()).orElseThrow());
+                && antenna(vehicle.car()).filter(p -> goesTo(part, p)).isPresent()
+                && antenna(radio.device()).filter(p -> goesTo(part, p)).isPresent();
     }
 
     private boolean extra(Sheet.Part part) {

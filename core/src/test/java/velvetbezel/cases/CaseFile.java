@@ -94,6 +94,11 @@ record CaseFile(String id, int trap, JsonNode sheets, JsonNode expected) {
                 .orElseThrow());
     }
 
+    /** Everything that is offered for the job. */
+    List<Sheet.Part> allParts() {
+        return sheets.get("parts").valueStream().map(p -> (Sheet.Part) sheet(p)).toList();
+    }
+
     List<Sheet.Part> kit() {
         return part("kit")
                 .orElseThrow()

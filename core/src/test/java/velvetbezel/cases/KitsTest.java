@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
@@ -20,7 +21,17 @@ import velvetbezel.harness.Misfed;
 import velvetbezel.harness.Moves;
 import velvetbezel.harness.PlugRef;
 import velvetbezel.harness.SubstituteChoice;
+import velvetbezel.match.Filling;
+import velvetbezel.match.Kit;
+import velvetbezel.match.KitDecisions;
+import velvetbezel.match.KitNeed;
+import velvetbezel.match.Lacking;
+import velvetbezel.match.Market;
+import velvetbezel.match.Matcher;
+import velvetbezel.match.RadioMatch;
+import velvetbezel.match.Wishes;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.PartKind;
 
 /** Parts that the ten jobs leave out, and what would come of them. */
 class KitsTest {
@@ -127,5 +138,49 @@ class KitsTest {
         Moves none = new Moves(Map.of());
         assertEquals(
                 i.joints(), Builder.build(job.recipe(job.kit()).moving(none)).joints());
+    }
+
+    /** All kits of a job with what was decided of them beforehand; a frame is at hand. */
+    private static List<Kit> kits(CaseFile job, PartKind... also) {
+        KitDecisions decisions = new KitDecisions(Map.of(KitNeed.DASH_KIT, Filling.of(Filling.By.OWN)), Set.of(also));
+        Installation factory = Builder.factory(job.vehicle());
+        List<RadioMatch> radios = RadioMatch.of(
+                factory,
+                job.vehicle(),
+                List.of(job.radio()),
+                job.allParts(),
+                job.catalogue(),
+                Outcomes.fulfilled(factory, job.catalogue()),
+                decisions);
+        return Matcher.match(radios, Wishes.NONE, Market.SHEETS).kits();
+    }
+
+    /** No function asks for an amplifier: it is in a kit because somebody wants it, and sound goes through it. */
+    @Test
+    void addedAmplifierIsInEveryKitOnceItIsWanted() {
+        CaseFile job = CaseFile.of("N6", 0);
+        assertTrue(kits(job).stream().noneMatch(k -> k.has("amp")));
+        List<Kit> with = kits(job, PartKind.AMPLIFIER);
+        assertTrue(with.stream().allMatch(k -> k.has("amp")));
+        assertTrue(with.get(0).working().contains(new FunctionId("front left")));
+        assertTrue(with.get(0).build(job.vehicle()).caps().stream()
+                .anyMatch(c -> c.reason() instanceof CapReason.DrivenBy));
+    }
+
+    /** The coax fits the radio without it, but the antenna's amplifier is fed by its blue lead (common practice). */
+    @Test
+    void adapterThatFeedsTheAntennaIsOfferedWhereTheAntennaFitsAnyway() {
+        assertTrue(kits(CaseFile.of("N6", 0)).stream().filter(k -> k.has("aa")).anyMatch(k -> k.working()
+                .contains(new FunctionId("reception"))));
+    }
+
+    @Test
+    void wantedPartThatTheLibraryLacksIsNamed() {
+        CaseFile job = CaseFile.of("N6", 0);
+        KitDecisions relay = new KitDecisions(Map.of(), Set.of(PartKind.RELAY));
+        assertTrue(Matcher.lacking(job.vehicle(), List.of(job.radio()), job.allParts(), relay, Market.SHEETS)
+                .get(0)
+                .things()
+                .contains(new Lacking.Thing(Optional.empty(), "relay is in the library")));
     }
 }

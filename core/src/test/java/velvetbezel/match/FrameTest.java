@@ -44,7 +44,7 @@ class FrameTest {
                         List.of(parts),
                         Demo.CATALOGUE,
                         Outcomes.fulfilled(factory, Demo.CATALOGUE),
-                        Fillings.NONE),
+                        KitDecisions.NONE),
                 Wishes.NONE,
                 Market.SHEETS);
     }
@@ -86,14 +86,14 @@ class FrameTest {
     @Test
     void oneMissingThingIsNamed() {
         Sheet.Radio p2 = radio("mount", "frame");
-        Lacking frame = Matcher.lacking(SHAPED, List.of(p2), List.of(HARNESS), Fillings.NONE, Market.SHEETS)
+        Lacking frame = Matcher.lacking(SHAPED, List.of(p2), List.of(HARNESS), KitDecisions.NONE, Market.SHEETS)
                 .get(0);
         assertEquals(
                 List.of(new Lacking.Thing(
-                        KitNeed.DASH_KIT,
+                        Optional.of(KitNeed.DASH_KIT),
                         "dash kit here holds a one-DIN radio in the opening (shape of the Ferryman) of this vehicle")),
                 frame.things());
-        Lacking both = Matcher.lacking(SHAPED, List.of(p2), List.of(), Fillings.NONE, Market.SHEETS)
+        Lacking both = Matcher.lacking(SHAPED, List.of(p2), List.of(), KitDecisions.NONE, Market.SHEETS)
                 .get(0);
         assertEquals(2, both.things().size());
     }

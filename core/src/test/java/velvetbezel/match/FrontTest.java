@@ -54,7 +54,7 @@ class FrontTest {
             Compiled whole = Compiled.of(
                     car,
                     head,
-                    Slots.of(car, head, all, Fillings.NONE).orElseThrow(),
+                    Slots.of(car, head, all, KitDecisions.NONE).orElseThrow(),
                     Demo.CATALOGUE,
                     new Outcomes.Against(Builder.factory(car), Demo.CATALOGUE));
             int combinations = 1;
@@ -145,7 +145,7 @@ class FrontTest {
                         parts,
                         Demo.CATALOGUE,
                         Outcomes.fulfilled(factory, Demo.CATALOGUE),
-                        Fillings.NONE)
+                        KitDecisions.NONE)
                 .get(0)
                 .kits(draw.wishes, draw.market, () -> false)
                 .kits();
@@ -159,7 +159,7 @@ class FrontTest {
         Installation factory = Builder.factory(draw.vehicle);
         Set<FunctionId> had = Outcomes.fulfilled(factory, Demo.CATALOGUE);
         RadioMatch match = RadioMatch.of(
-                        factory, draw.vehicle, List.of(draw.radio), draw.parts, Demo.CATALOGUE, had, Fillings.NONE)
+                        factory, draw.vehicle, List.of(draw.radio), draw.parts, Demo.CATALOGUE, had, KitDecisions.NONE)
                 .get(0);
         List<Point> found = match.kits(draw.wishes, draw.market, () -> false).kits().stream()
                 .map(k -> new Point(k.cost(), k.loss()))
@@ -173,8 +173,8 @@ class FrontTest {
     }
 
     private static Set<Point> everyKit(Draw draw, Installation factory, Set<FunctionId> had) {
-        List<Slot> slots =
-                Slots.of(draw.vehicle, draw.radio, draw.parts, Fillings.NONE).orElseThrow();
+        List<Slot> slots = Slots.of(draw.vehicle, draw.radio, draw.parts, KitDecisions.NONE)
+                .orElseThrow();
         Outcomes.Against against = new Outcomes.Against(factory, Demo.CATALOGUE);
         Map<List<Integer>, Optional<Integer>> known = new HashMap<>();
         Set<Point> points = new HashSet<>();
@@ -242,7 +242,7 @@ class FrontTest {
                                 Demo.all("parts").stream()
                                         .map(s -> (Sheet.Part) s)
                                         .toList(),
-                                Fillings.NONE)
+                                KitDecisions.NONE)
                         .orElseThrow(),
                 Demo.CATALOGUE,
                 against);

@@ -49,7 +49,7 @@ class MatcherTest {
                             parts,
                             Demo.CATALOGUE,
                             had,
-                            Fillings.NONE),
+                            KitDecisions.NONE),
                     parts);
         }
 
@@ -63,7 +63,7 @@ class MatcherTest {
                             radios,
                             parts,
                             Demo.CATALOGUE,
-                            Fillings.NONE,
+                            KitDecisions.NONE,
                             wishes,
                             Market.SHEETS,
                             ask(wishes).kits())

@@ -19,7 +19,7 @@ import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.Recipe;
 import velvetbezel.harness.SettingId;
 import velvetbezel.identify.WhichSystem;
-import velvetbezel.match.Fillings;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
@@ -118,7 +118,7 @@ public class Desk {
         return job.field(Fields.VEHICLE).map(id -> {
             Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
             Installation factory = Builder.factory(sheet);
-            Sheet.Vehicle vehicle = OpenJob.fillings(job).in(AsBuilt.of(sheet, asBuilt(job)));
+            Sheet.Vehicle vehicle = OpenJob.decisions(job).in(AsBuilt.of(sheet, asBuilt(job)));
             return new Computed(
                     vehicle,
                     factory,
@@ -143,10 +143,10 @@ public class Desk {
             List<Sheet.Part> bought = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
                     .map(id -> as(Sheet.Part.class, document(own, id)))
                     .toList();
-            Fillings fillings = OpenJob.fillings(job);
-            Map<String, PartUse> uses = new HashMap<>(fillings.uses());
+            KitDecisions decisions = OpenJob.decisions(job);
+            Map<String, PartUse> uses = new HashMap<>(decisions.uses());
             uses.putAll(OpenJob.uses(job));
-            Recipe recipe = Recipe.of(vehicle, head, fillings.applied(vehicle, head, bought))
+            Recipe recipe = Recipe.of(vehicle, head, decisions.applied(vehicle, head, bought))
                     .moving(OpenJob.moves(job))
                     .using(uses)
                     .substituting(OpenJob.instead(job));

@@ -19,6 +19,7 @@ import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Trait;
@@ -123,6 +124,9 @@ final class Fields {
     /** How a need of the kit is filled without buying; with the time and material that takes. */
     static final String NEEDS = "need/";
 
+    /** Kinds of part that every kit is to have. */
+    static final String ALSO = "also/";
+
     static final String NEED_MINUTES = "need minutes/";
     static final String NEED_MATERIAL = "need material/";
     static final String SLOTS = "slot/";
@@ -214,7 +218,7 @@ final class Fields {
     }
 
     private static boolean fills(String field) {
-        return List.of(NEEDS, NEED_MINUTES, NEED_MATERIAL).stream().anyMatch(field::startsWith);
+        return List.of(NEEDS, NEED_MINUTES, NEED_MATERIAL, ALSO).stream().anyMatch(field::startsWith);
     }
 
     /** Whether what is built from a job is another with this field: its kit, its worksheet, its loads. */
@@ -291,6 +295,7 @@ final class Fields {
                                     .toList());
                     case "use" -> one(field, value, USE_NAMES);
                     case "need" -> filling(field, value);
+                    case "also" -> also(field, value);
                     case "need minutes" -> String.valueOf(minutes(field, value));
                     case "need material" -> Words.money(cents(field, value));
                     case "slot" -> one(field, value, SLOT_NAMES);
@@ -321,6 +326,12 @@ final class Fields {
                 .map(JointKind::label)
                 .orElseThrow(() -> new InvalidInput(
                         field, "\"%s\" is no kind of joint; one of %s.".formatted(value, JointKind.all())));
+    }
+
+    private static String also(String field, String value) {
+        if (PartKind.find(field.substring(ALSO.length())).isEmpty())
+            throw new InvalidInput(field, "is no kind of part; one of %s.".formatted(PartKind.all()));
+        return one(field, value, List.of(WANTED));
     }
 
     private static String filling(String field, String value) {

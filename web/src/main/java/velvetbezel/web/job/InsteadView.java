@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.match.Cost;
-import velvetbezel.match.Fillings;
 import velvetbezel.match.Kit;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.match.KitNeed;
 import velvetbezel.match.RadioMatch;
 import velvetbezel.sheet.Sheet;
@@ -27,7 +27,7 @@ public record InsteadView(
         String kit,
         String stock,
         List<Line> lines,
-        Optional<FillingsView.Ways> without,
+        Optional<KitDecisionsView.Ways> without,
         String use,
         boolean own,
         String need,
@@ -54,7 +54,7 @@ public record InsteadView(
             List<Line> lines = matching.swaps(answer, kit.get(), p).stream()
                     .map(s -> line(open, kit.get().cost(), s))
                     .toList();
-            Optional<KitNeed> filled = Fillings.filled(p.id());
+            Optional<KitNeed> filled = KitDecisions.standsIn(p.id());
             boolean own = OpenJob.owned(open.job()).contains(p.id());
             return new InsteadView(
                     Frame.of(open, Station.MATCH, Frame.Trouble.NONE),
@@ -62,7 +62,7 @@ public record InsteadView(
                     letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter,
                     filled.isPresent() ? "It is not bought." : own ? "It is at hand: nothing to buy." : stock(days),
                     lines,
-                    KitNeed.of(p).filter(n -> filled.isEmpty()).map(n -> FillingsView.ways(open, n)),
+                    KitNeed.of(p).filter(n -> filled.isEmpty()).map(n -> KitDecisionsView.ways(open, n)),
                     filled.isPresent() ? "" : Fields.USES + p.id(),
                     own,
                     filled.map(Fields::need).orElse(""),

@@ -50,8 +50,9 @@ public record MatchView(
         int more,
         List<Way> ways,
         List<Gap> gaps,
-        List<FillingsView.Ways> without,
-        List<FillingsView.Decided> decided,
+        List<KitDecisionsView.Ways> without,
+        List<KitDecisionsView.Decided> decided,
+        List<KitDecisionsView.Also> also,
         boolean car,
         String comparing,
         String here) {
@@ -159,6 +160,7 @@ public record MatchView(
                     List.of(),
                     List.of(),
                     0,
+                    List.of(),
                     List.of(),
                     List.of(),
                     List.of(),
@@ -299,11 +301,12 @@ public record MatchView(
                     lacking.stream()
                             .filter(l -> !l.radio().screen())
                             .flatMap(l -> l.things().stream())
-                            .map(Lacking.Thing::need)
+                            .flatMap(t -> t.need().stream())
                             .distinct()
-                            .map(n -> FillingsView.ways(open, n))
+                            .map(n -> KitDecisionsView.ways(open, n))
                             .toList(),
-                    FillingsView.decided(open),
+                    KitDecisionsView.decided(open),
+                    KitDecisionsView.also(open, answer.counter().parts()),
                     true,
                     String.join(",", shown),
                     page(asked.kits));

@@ -23,8 +23,8 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.SettingId;
-import velvetbezel.match.Fillings;
 import velvetbezel.match.Kit;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
@@ -65,7 +65,7 @@ class Matching implements DisposableBean {
             Sheet.Vehicle vehicle,
             List<RadioMatch> radios,
             List<Sheet.Part> parts,
-            Fillings fillings,
+            KitDecisions decisions,
             Outcomes.Against against) {}
 
     /** One question about it being answered, radio by radio. */
@@ -116,14 +116,14 @@ class Matching implements DisposableBean {
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
             List<Sheet.Part> parts = library.candidates(vehicle, all);
-            Fillings fillings = OpenJob.fillings(open.job());
+            KitDecisions decisions = OpenJob.decisions(open.job());
             List<RadioMatch> radios =
-                    RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had, fillings);
+                    RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had, decisions);
             return new Counter(
                     vehicle,
                     radios,
                     parts,
-                    fillings,
+                    decisions,
                     new Outcomes.Against(open.factory().orElseThrow(), open.catalogue()));
         });
     }
@@ -236,7 +236,7 @@ class Matching implements DisposableBean {
                 counter.vehicle,
                 counter.radios.stream().map(RadioMatch::radio).toList(),
                 counter.parts,
-                counter.fillings,
+                counter.decisions,
                 answer.market);
     }
 
@@ -256,7 +256,7 @@ class Matching implements DisposableBean {
                         counter.radios,
                         counter.parts,
                         open.catalogue(),
-                        counter.fillings,
+                        counter.decisions,
                         answer.wishes,
                         answer.market,
                         answer.matched.kits()));

@@ -22,7 +22,7 @@ import velvetbezel.harness.TerminalId;
 import velvetbezel.harness.Use;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.match.Filling;
-import velvetbezel.match.Fillings;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.match.KitNeed;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
@@ -31,6 +31,7 @@ import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Trait;
 import velvetbezel.store.Job;
@@ -205,8 +206,8 @@ record OpenJob(
         return instead;
     }
 
-    /** What of the kit is not bought. */
-    static Fillings fillings(Job job) {
+    /** What of the kit is not bought, and what is bought beside what it needs. */
+    static KitDecisions decisions(Job job) {
         Map<KitNeed, Filling> by = new EnumMap<>(KitNeed.class);
         for (KitNeed need : KitNeed.values())
             job.field(Fields.need(need))
@@ -219,7 +220,11 @@ record OpenJob(
                                             .map(m -> Fields.minutes(Fields.needMinutes(need), m)),
                                     job.field(Fields.needMaterial(need))
                                             .map(m -> Fields.cents(Fields.needMaterial(need), m)))));
-        return new Fillings(by);
+        Set<PartKind> also = job.fields().keySet().stream()
+                .filter(f -> f.startsWith(Fields.ALSO))
+                .flatMap(f -> PartKind.find(f.substring(Fields.ALSO.length())).stream())
+                .collect(Collectors.toSet());
+        return new KitDecisions(by, also);
     }
 
     /** Parts of the library that are at hand already, by their sheets' ids. */

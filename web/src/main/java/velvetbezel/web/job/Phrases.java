@@ -82,6 +82,7 @@ final class Phrases {
             case "instead" -> "Instead of " + rest;
             case "use" -> "Use of " + rest;
             case "need" -> Words.sentence(rest) + ", not bought";
+            case "also" -> Words.sentence(rest) + " in every kit";
             case "need minutes" -> "Minutes for the " + rest;
             case "need material" -> "Material of the " + rest;
             case "slot" -> "Place of " + rest;

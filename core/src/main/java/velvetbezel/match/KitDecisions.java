@@ -5,20 +5,28 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import velvetbezel.harness.PartUse;
 import velvetbezel.harness.Use;
+import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
 
-/** The needs of a job's kit that are filled without buying a part; the rest is bought. */
-public record Fillings(Map<KitNeed, Filling> by) {
-    public static final Fillings NONE = new Fillings(Map.of());
+/**
+ * What a job decided of its kit beforehand.
+ *
+ * @param filled needs that are filled without buying a part; the rest is bought
+ * @param also   kinds of part that every kit has, although no function asks for one: an added amplifier
+ */
+public record KitDecisions(Map<KitNeed, Filling> filled, Set<PartKind> also) {
+    public static final KitDecisions NONE = new KitDecisions(Map.of(), Set.of());
 
-    public Fillings {
-        by = Map.copyOf(by);
+    public KitDecisions {
+        filled = Map.copyOf(filled);
+        also = Set.copyOf(also);
     }
 
     Optional<Filling> of(KitNeed need) {
-        return Optional.ofNullable(by.get(need));
+        return Optional.ofNullable(filled.get(need));
     }
 
     private boolean hardWired() {
@@ -64,12 +72,13 @@ public record Fillings(Map<KitNeed, Filling> by) {
     /** How these parts are used, by the id under which they are in a kit. */
     public Map<String, PartUse> uses() {
         Map<String, PartUse> uses = new HashMap<>();
-        by.forEach((need, f) -> uses.put(StandIns.id(need), PartUse.of(f.by() == Filling.By.OWN ? Use.OWN : Use.MADE)));
+        filled.forEach(
+                (need, f) -> uses.put(StandIns.id(need), PartUse.of(f.by() == Filling.By.OWN ? Use.OWN : Use.MADE)));
         return uses;
     }
 
     /** Whether a part of a kit is no sheet of the library but fills a need without being bought. */
-    public static Optional<KitNeed> filled(String part) {
+    public static Optional<KitNeed> standsIn(String part) {
         for (KitNeed need : KitNeed.values()) if (StandIns.id(need).equals(part)) return Optional.of(need);
         return Optional.empty();
     }

@@ -24,11 +24,11 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.worksheet.GoodsIn;
 
 /** Own parts, parts made by hand, a hard-wired radio, and nothing at all: each fills a need of a kit. */
-class FillingsTest {
+class KitDecisionsTest {
     private static final Sheet.Radio P2 = Demo.radio("pebblefen-p2");
 
-    private static Fillings filled(KitNeed need, Filling filling) {
-        return new Fillings(Map.of(need, filling));
+    private static KitDecisions filled(KitNeed need, Filling filling) {
+        return new KitDecisions(Map.of(need, filling), Set.of());
     }
 
     private static Filling made(int minutes, long cents) {
@@ -36,17 +36,17 @@ class FillingsTest {
     }
 
     /** The best kit for the minibus with what is filled so; its other parts by name. */
-    private static Kit kit(Fillings fillings, String... parts) {
+    private static Kit kit(KitDecisions decisions, String... parts) {
         Sheet.Vehicle car = Demo.minibus();
         Installation factory = Builder.factory(car);
         Set<FunctionId> had = Outcomes.fulfilled(factory, Demo.CATALOGUE);
-        List<RadioMatch> radios =
-                RadioMatch.of(factory, fillings.in(car), List.of(P2), Demo.parts(parts), Demo.CATALOGUE, had, fillings);
+        List<RadioMatch> radios = RadioMatch.of(
+                factory, decisions.in(car), List.of(P2), Demo.parts(parts), Demo.CATALOGUE, had, decisions);
         return Matcher.match(radios, Wishes.NONE, Market.SHEETS).kits().get(0);
     }
 
     private static Set<FunctionId> works(String... parts) {
-        return kit(Fillings.NONE, parts).working();
+        return kit(KitDecisions.NONE, parts).working();
     }
 
     private static final String FRAME = "quillmoor-ferryman-frame";
@@ -54,7 +54,7 @@ class FillingsTest {
 
     @Test
     void bracketsMadeByHandCostTheirHoursAndTheirMaterial() {
-        Cost without = kit(Fillings.NONE, FRAME, HARNESS).cost();
+        Cost without = kit(KitDecisions.NONE, FRAME, HARNESS).cost();
         Cost made = kit(filled(KitNeed.DASH_KIT, made(120, 1500)), HARNESS).cost();
         Sheet.Part frame = Demo.parts(FRAME).get(0);
         assertEquals(without.cents() - frame.priceCents().orElseThrow() + 1500, made.cents());
@@ -80,7 +80,7 @@ class FillingsTest {
     /** Each wire of the plugs that are cut off is a cut to the car. */
     @Test
     void hardWiredRadioPlaysAsWithAPlainHarnessAndEveryWireIsACut() {
-        Fillings wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
+        KitDecisions wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
         Kit kit = kit(wired, FRAME);
         long wires = Demo.minibus().car().plugs().stream()
                 .filter(p -> List.of("A", "B").contains(p.id()))
@@ -98,8 +98,8 @@ class FillingsTest {
     /** Bare leads from the car's own plugs have the car's roles, whoever made them. */
     @Test
     void harnessMadeByHandJoinsWhatAHardWiredRadioJoins() {
-        Fillings wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
-        Fillings tails = filled(KitNeed.HARNESS, made(60, 800));
+        KitDecisions wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
+        KitDecisions tails = filled(KitNeed.HARNESS, made(60, 800));
         Installation cut = kit(wired, FRAME).build(wired.in(Demo.minibus()));
         Installation kept = kit(tails, FRAME).build(Demo.minibus());
         assertEquals(roles(cut), roles(kept));
@@ -117,8 +117,8 @@ class FillingsTest {
         Sheet.Radio iso = Demo.radio("ondel-47");
         List<Sheet.Part> bought = Demo.parts("marlstone-din-to-iso", HARNESS);
         Stream.of(Filling.By.values()).filter(KitNeed.ANTENNA_ADAPTER::allows).forEach(by -> {
-            Fillings fillings = filled(KitNeed.ANTENNA_ADAPTER, Filling.of(by));
-            List<Sheet.Part> parts = fillings.applied(car, iso, bought);
+            KitDecisions decisions = filled(KitNeed.ANTENNA_ADAPTER, Filling.of(by));
+            List<Sheet.Part> parts = decisions.applied(car, iso, bought);
             assertEquals(by == Filling.By.NONE ? 1 : 2, parts.size(), by.label());
             Installation built = Builder.replacement(car, iso, parts);
             Kind reception = Outcomes.compare(Builder.factory(car), built, Demo.CATALOGUE)
@@ -130,13 +130,14 @@ class FillingsTest {
 
     @Test
     void carThatNeedsNoAntennaAdapterGetsNone() {
-        Fillings own = filled(KitNeed.ANTENNA_ADAPTER, Filling.of(Filling.By.OWN));
+        KitDecisions own = filled(KitNeed.ANTENNA_ADAPTER, Filling.of(Filling.By.OWN));
         List<String> parts =
                 kit(own, FRAME, HARNESS).parts().stream().map(Sheet::id).toList();
         boolean fits = Slots.antenna(Demo.minibus().car())
                 .orElseThrow()
                 .fits(Slots.antenna(P2.device()).orElseThrow());
-        assertEquals(!fits, parts.stream().anyMatch(id -> Fillings.filled(id).isPresent()));
+        assertEquals(
+                !fits, parts.stream().anyMatch(id -> KitDecisions.standsIn(id).isPresent()));
     }
 
     @Test
@@ -152,9 +153,9 @@ class FillingsTest {
     @Test
     void whatIsMadeByHandIsNotLookedAtWhenGoodsCome() {
         Sheet.Vehicle car = Demo.minibus();
-        Fillings fillings = filled(KitNeed.DASH_KIT, made(120, 1500));
-        Recipe recipe = Recipe.of(car, P2, fillings.applied(car, P2, Demo.parts(HARNESS)))
-                .using(fillings.uses());
+        KitDecisions decisions = filled(KitNeed.DASH_KIT, made(120, 1500));
+        Recipe recipe = Recipe.of(car, P2, decisions.applied(car, P2, Demo.parts(HARNESS)))
+                .using(decisions.uses());
         assertEquals(
                 Set.of(P2.id(), HARNESS),
                 GoodsIn.of(Builder.build(recipe)).stream()

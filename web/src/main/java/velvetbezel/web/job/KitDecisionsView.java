@@ -5,20 +5,29 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.match.Filling;
-import velvetbezel.match.Fillings;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.match.KitNeed;
+import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
 
 /** What of a kit this job does not buy, and the ways to fill a need without buying. */
-final class FillingsView {
-    private FillingsView() {}
+final class KitDecisionsView {
+    private static final List<PartKind> NO_FUNCTION_ASKS = List.of(PartKind.AMPLIFIER);
+    private static final String BUY = "Buy one after all";
+    private static final String NOT_WANTED = "None after all";
+
+    private KitDecisionsView() {}
 
     /**
      * A need that is filled without buying.
      *
      * @param field which, emptied, takes the decision back
+     * @param undo  what that is called
      */
-    public record Decided(String need, String how, String field) {}
+    public record Decided(String need, String how, String field, String undo) {}
+
+    /** A kind of part that may be wanted in every kit. */
+    public record Also(String label, String field, String value) {}
 
     /** Ways to fill one need; minutes and material are typed beside them. */
     public record Ways(String need, List<Way> ways, String field, Typed minutes, Typed material) {}
@@ -30,13 +39,25 @@ final class FillingsView {
     public record Way(String label, String note) {}
 
     static List<Decided> decided(OpenJob open) {
-        Fillings fillings = OpenJob.fillings(open.job());
+        KitDecisions decisions = OpenJob.decisions(open.job());
         List<Decided> decided = new ArrayList<>();
         for (KitNeed need : KitNeed.values())
-            Optional.ofNullable(fillings.by().get(need))
+            Optional.ofNullable(decisions.filled().get(need))
                     .ifPresent(f -> decided.add(
-                            new Decided(Words.sentence(need.label()), how(open, need, f), Fields.need(need))));
+                            new Decided(Words.sentence(need.label()), how(open, need, f), Fields.need(need), BUY)));
+        for (PartKind kind : decisions.also())
+            decided.add(
+                    new Decided(Words.sentence(kind.label()), "in every kit", Fields.ALSO + kind.label(), NOT_WANTED));
         return decided;
+    }
+
+    /** Kinds of part that no function asks for and that the library has: every kit may have one all the same. */
+    static List<Also> also(OpenJob open, List<Sheet.Part> parts) {
+        KitDecisions decisions = OpenJob.decisions(open.job());
+        return NO_FUNCTION_ASKS.stream()
+                .filter(k -> !decisions.also().contains(k) && parts.stream().anyMatch(p -> p.kind() == k))
+                .map(k -> new Also("With an added " + k.label(), Fields.ALSO + k.label(), Fields.WANTED))
+                .toList();
     }
 
     private static String how(OpenJob open, KitNeed need, Filling filling) {
@@ -44,7 +65,7 @@ final class FillingsView {
         filling.minutes().map(Words::minutes).ifPresent(words::add);
         filling.cents().map(c -> "material " + Words.money(c)).ifPresent(words::add);
         if (filling.by() == Filling.By.HARD_WIRED)
-            open.vehicle().map(v -> Words.count(Fillings.cuts(v), "cut")).ifPresent(words::add);
+            open.vehicle().map(v -> Words.count(KitDecisions.cuts(v), "cut")).ifPresent(words::add);
         if (filling.by() == Filling.By.NONE && need == KitNeed.ANTENNA_ADAPTER) words.add("no reception");
         return String.join(", ", words);
     }
@@ -71,7 +92,7 @@ final class FillingsView {
         return switch (by) {
             case OWN -> need == KitNeed.HARNESS ? "nothing to buy; its leads carry on the car's" : "nothing to buy";
             case MADE -> "its time and material as typed";
-            case HARD_WIRED -> Words.count(Fillings.cuts(Fillings.cutOff(vehicle)), "cut") + " to the car";
+            case HARD_WIRED -> Words.count(KitDecisions.cuts(KitDecisions.cutOff(vehicle)), "cut") + " to the car";
             case NONE -> need == KitNeed.ANTENNA_ADAPTER ? "no reception" : "nothing holds the radio but what is there";
         };
     }
