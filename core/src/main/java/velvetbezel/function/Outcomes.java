@@ -20,6 +20,7 @@ import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.units.Decibels;
 
 /** What becomes of every function of a catalogue, against a reference: the factory run, or the healthy design. */
 public final class Outcomes {
@@ -302,7 +303,10 @@ public final class Outcomes {
         List<String> how = new ArrayList<>();
         if (before.isEmpty() || after.isEmpty()) return how;
         if (before.get().reversed() != after.get().reversed()) how.add("polarity reversed");
-        double db = after.get().level().value() - before.get().level().value();
+        Optional<Decibels> first = before.get().level().number();
+        Optional<Decibels> then = after.get().level().number();
+        if (first.isEmpty() || then.isEmpty()) return how;
+        double db = then.get().value() - first.get().value();
         if (Math.abs(db) > AUDIBLE_DB)
             how.add("%s by %s dB".formatted(db > 0 ? "louder" : "fainter", Why.number(Math.abs(db))));
         return how;

@@ -444,11 +444,15 @@ final class Why {
         if (faint.isPresent())
             return new Break(
                     port.toString(),
-                    "The signal \"%s\" arrives at the %s too weak, at %s dB."
+                    "The signal \"%s\" arrives at the %s too weak%s."
                             .formatted(
                                     signal,
                                     labels.device(port.instance()),
-                                    number(faint.get().level().value())),
+                                    faint.get()
+                                            .level()
+                                            .number()
+                                            .map(d -> ", at %s dB".formatted(number(d.value())))
+                                            .orElse("")),
                     Optional.empty(),
                     Optional.empty());
         if (!asked.add(port + " " + signal))

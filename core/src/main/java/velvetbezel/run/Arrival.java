@@ -1,7 +1,7 @@
 package velvetbezel.run;
 
 import java.util.Optional;
-import velvetbezel.units.Decibels;
+import velvetbezel.sheet.SignalLevel;
 import velvetbezel.units.Volts;
 
 /**
@@ -17,7 +17,7 @@ public record Arrival(
         String signal,
         PortRef at,
         boolean reversed,
-        Decibels level,
+        SignalLevel level,
         Volts noise,
         Optional<PortRef> sentFrom,
         RuleRef sentBy,

@@ -15,15 +15,15 @@ import velvetbezel.harness.Islands;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
-import velvetbezel.units.Decibels;
+import velvetbezel.sheet.SignalLevel;
 import velvetbezel.units.Volts;
 
 /** Follows every signal emitted in one moment from port to port. */
 final class Signals {
     /** One leg of a pair alone, its partner on a common net, loses half the voltage. */
-    private static final Decibels ONE_LEG = new Decibels(-6);
+    private static final SignalLevel ONE_LEG = SignalLevel.of(-6);
 
-    private static final Decibels NO_LOSS = new Decibels(0);
+    private static final SignalLevel NO_LOSS = SignalLevel.of(0);
     private final Plan plan;
     private final BitSet inForce;
     private final Solution solution;
@@ -94,7 +94,7 @@ final class Signals {
             Plan.Socket from,
             String signal,
             boolean reversed,
-            Decibels level,
+            SignalLevel level,
             Volts noise,
             RuleRef by,
             Optional<Arrival> before) {
@@ -130,18 +130,21 @@ final class Signals {
     }
 
     private void arrive(Arrival arrival, Plan.Socket at) {
-        if (at.port().floor().filter(f -> arrival.level().compareTo(f) < 0).isPresent()) {
+        if (at.port()
+                .floor()
+                .filter(f -> arrival.level().value().compareTo(f) < 0)
+                .isPresent()) {
             faint.add(arrival);
             return;
         }
         Map<String, Arrival> here = arrived.computeIfAbsent(at.ref(), k -> new HashMap<>());
         Arrival known = here.get(arrival.signal());
-        if (known != null && known.level().compareTo(arrival.level()) >= 0) return;
+        if (known != null && known.level().value().compareTo(arrival.level().value()) >= 0) return;
         here.put(arrival.signal(), arrival);
         fresh.add(arrival);
     }
 
-    private record Link(boolean crossed, Decibels loss) {}
+    private record Link(boolean crossed, SignalLevel loss) {}
 
     private Optional<Link> link(Plan.Socket from, Plan.Socket to) {
         if (from.plus() < 0 || to.plus() < 0) return Optional.empty();

@@ -22,6 +22,11 @@ public record Doubt(FieldRef field, Kind kind, String what, List<String> claims,
         values = List.copyOf(values);
     }
 
+    /** Whether it is about a wire's colour, on which no answer rests but the worksheet's. */
+    public boolean ofColour() {
+        return field.path().endsWith(".colour");
+    }
+
     /** Doubts about the colours and wires at a vehicle's plugs. Antenna cables have no colour to know. */
     public static List<Doubt> of(Sheet.Vehicle vehicle) {
         List<Doubt> doubts = new ArrayList<>();

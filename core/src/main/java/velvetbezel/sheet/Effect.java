@@ -1,7 +1,6 @@
 package velvetbezel.sheet;
 
 import java.util.List;
-import velvetbezel.units.Decibels;
 
 /** What a rule does while in force. Terminals and ports are named within the rule's own device. */
 public sealed interface Effect {
@@ -76,14 +75,14 @@ public sealed interface Effect {
         }
     }
 
-    record Emit(String port, String signal, Decibels level) implements Effect {
+    record Emit(String port, String signal, SignalLevel level) implements Effect {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.emit(this);
         }
     }
 
-    record Carry(String in, String out, Decibels gain) implements Effect {
+    record Carry(String in, String out, SignalLevel gain) implements Effect {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.carry(this);

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetbezel.state.StateField;
-import velvetbezel.units.Decibels;
 
 /** Reads rules, guards and effects, and checks each name against the names of the device. */
 final class RuleReader {
@@ -220,8 +219,14 @@ final class RuleReader {
                 range.get(1).number(least, most));
     }
 
-    private static Decibels level(Node node) {
-        return new Decibels(node.number(-200, 200, 0));
+    /** A number of decibels, or the class of a signal or gain. */
+    private static SignalLevel level(Node node) {
+        if (!node.isText()) return SignalLevel.of(node.number(-200, 200, 0));
+        return SignalLevel.named(node.text()).orElseGet(() -> {
+            node.fault(
+                    "%s is no level; a number of decibels, or one of %s.".formatted(node.shown(), SignalLevel.names()));
+            return SignalLevel.of(0);
+        });
     }
 
     private List<Node> two(Node node) {

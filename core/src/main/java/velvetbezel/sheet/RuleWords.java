@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.List;
 import java.util.stream.Collectors;
-import velvetbezel.units.Decibels;
 
 /** A rule in a sentence: "with met powered, and lamps at least 4 V: shows dimmed". */
 public final class RuleWords {
@@ -154,8 +153,10 @@ public final class RuleWords {
         }
     };
 
-    private static String level(Decibels gain) {
-        return gain.value() == 0 ? "" : " at %+.0f dB".formatted(gain.value());
+    private static String level(SignalLevel gain) {
+        double decibels = gain.value().value();
+        if (decibels == 0) return "";
+        return gain.stated() ? " at %+.0f dB".formatted(decibels) : decibels < 0 ? " at line level" : " amplified";
     }
 
     private static String number(Quantity q) {

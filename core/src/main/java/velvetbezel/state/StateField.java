@@ -12,12 +12,15 @@ public enum StateField {
     LAMPS("off", "on"),
     /** Instrument dimmer, 0 to 100 %. */
     DIMMER(Kind.NUMBER),
-    GEAR("park", "reverse", "neutral", "drive"),
+    GEAR("park", "reverse", "neutral", "drive", "low"),
     FOOT_BRAKE("released", "pressed"),
     PARKING_BRAKE("released", "set"),
     DOOR("closed", "open"),
+    /** The negative clamp, which is taken off first and put back last (common practice, no source). */
     BATTERY("connected", "disconnected"),
+    BATTERY_POSITIVE("connected", "disconnected"),
     SECOND_BATTERY("connected", "disconnected"),
+    SECOND_BATTERY_POSITIVE("connected", "disconnected"),
     COLUMN("home", "down", "up"),
     TESTER("unplugged", "plugged"),
     /** Left until everything sleeps. */

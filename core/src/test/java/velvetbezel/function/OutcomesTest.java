@@ -350,4 +350,19 @@ class OutcomesTest {
         assertTrue(outcomes.get(new FunctionId("button next")).works());
         assertTrue(why.why().contains("volume down"), why.why());
     }
+
+    /** How loud a factory amplifier is, no paper says; a made-up gain would call the bypass fainter. */
+    @Test
+    void onlyAStatedLevelMakesASpeakerLouderOrFainter() {
+        String[] kit = {"quillmoor-plover-panel", "ashdyke-plover-module", "hobwright-plover-bypass"};
+        Installation stated = Demo.fit(Demo.crossover(), "ondel-47", kit);
+        Outcome.Changed fainter = assertInstanceOf(Outcome.Changed.class, Demo.outcome(stated, "front left"));
+        assertEquals(List.of("fainter by 12.0 dB"), fainter.how());
+        Sheet.Vehicle classes =
+                Demo.vehicle("meridale-plover-2019-amplified", t -> t.replace("\"gain\": 22", "\"gain\": \"amplifier\"")
+                        .replace("\"gain\": -10", "\"gain\": \"line\""));
+        assertEquals(
+                Kind.KEPT,
+                Demo.outcome(Demo.fit(classes, "ondel-47", kit), "front left").kind());
+    }
 }

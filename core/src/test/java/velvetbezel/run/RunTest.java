@@ -8,13 +8,16 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import velvetbezel.Demo;
 import velvetbezel.circuit.Potential;
+import velvetbezel.harness.Builder;
 import velvetbezel.harness.Edit;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
 import velvetbezel.units.Ohms;
+import velvetbezel.units.Volts;
 
 /** The order of evaluation, tried on benches of two or three devices. */
 class RunTest {
@@ -172,5 +175,27 @@ class RunTest {
                 .with(new Edit.SetSetting("lamp", "working", "false"));
         Run run = Run.of(bench);
         assertFalse(run.in(ON, run.start()).picture().inForce(new RuleRef("lamp", "load")));
+    }
+
+    /** Either clamp off makes the car dead (common practice, no source). */
+    @Test
+    void carIsDeadWithThePositiveClampOffAsWithTheNegative() {
+        Run run = Run.of(Builder.factory(Demo.minibus()));
+        TerminalId constant = new TerminalId("car", "A.7");
+        assertTrue(run.in(VehicleState.AT_REST, run.start())
+                .picture()
+                .at(constant)
+                .reading()
+                .isPresent());
+        for (StateField clamp : List.of(StateField.BATTERY, StateField.BATTERY_POSITIVE)) {
+            VehicleState off = VehicleState.AT_REST.with(clamp, "disconnected");
+            double volts = run.in(off, run.start())
+                    .picture()
+                    .at(constant)
+                    .reading()
+                    .map(Volts::value)
+                    .orElse(0.0);
+            assertEquals(0, volts, 0.01, clamp.label());
+        }
     }
 }

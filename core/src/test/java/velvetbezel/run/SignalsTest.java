@@ -67,7 +67,7 @@ class SignalsTest {
         Arrival a = heard(
                         Bench.of(AUDIO, "player.plus>ear.plus", "ear.minus>battery.minus", "player.minus>battery.plus"))
                 .orElseThrow();
-        assertEquals(-6, a.level().value(), 1e-9);
+        assertEquals(-6, a.level().value().value(), 1e-9);
     }
 
     @Test
@@ -77,7 +77,7 @@ class SignalsTest {
         Run run = Run.of(quiet);
         Picture picture = run.in(VehicleState.AT_REST, run.start()).picture();
         assertEquals(Optional.empty(), picture.arrival(EAR, "music"));
-        assertEquals(-25, picture.faint().get(0).level().value(), 1e-9);
+        assertEquals(-25, picture.faint().get(0).level().value().value(), 1e-9);
     }
 
     /**

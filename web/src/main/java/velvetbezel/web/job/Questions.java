@@ -23,6 +23,9 @@ import velvetbezel.worksheet.Load;
 
 /** Everything a job still leaves open, what is wrong first. */
 final class Questions {
+    /** So many questions of one kind are asked as one. */
+    private static final int MANY = 3;
+
     private final OpenJob open;
     private final List<Question> found = new ArrayList<>();
 
@@ -75,7 +78,9 @@ final class Questions {
         open.doubts().stream()
                 .filter(d -> d.kind() == Doubt.Kind.CONFLICT)
                 .forEach(d -> found.add(doubt(d, Mark.WRONG)));
-        open.doubts().stream().filter(d -> d.kind() == Doubt.Kind.MISSING).forEach(d -> found.add(doubt(d, Mark.OPEN)));
+        missing(open.doubts().stream()
+                .filter(d -> d.kind() == Doubt.Kind.MISSING)
+                .toList());
         long left = open.had().size() - open.baselinesTaken();
         if (left > 0 && open.jointsDone().isEmpty())
             found.add(Question.go(
@@ -175,6 +180,22 @@ final class Questions {
                                     look),
                     "Record what was seen",
                     open.path(Station.ARRIVE) + "#audio"));
+    }
+
+    /** One after the other; many colours that nobody stated are one question, the next of them to settle. */
+    private void missing(List<Doubt> missing) {
+        List<Doubt> colours = missing.stream().filter(Doubt::ofColour).toList();
+        missing.stream()
+                .filter(d -> colours.size() < MANY || !d.ofColour())
+                .forEach(d -> found.add(doubt(d, Mark.OPEN)));
+        if (colours.size() < MANY) return;
+        Question next = doubt(colours.get(0), Mark.OPEN);
+        found.add(new Question(
+                Mark.OPEN,
+                "%s at the plugs are not known".formatted(Words.sentence(Words.count(colours.size(), "colour"))),
+                "Next, %s. %s".formatted(colours.get(0).what(), next.text()),
+                next.link(),
+                next.settle()));
     }
 
     private static Question doubt(Doubt doubt, Mark mark) {
