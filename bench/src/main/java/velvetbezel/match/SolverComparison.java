@@ -89,7 +89,7 @@ public final class SolverComparison {
                     offers.get(s).stream().mapToInt(Offer::choice).toArray());
         forbidTies(model, compiled, choice);
         List<IntVar> losses = new ArrayList<>();
-        for (Compiled.Table t : compiled.tables())
+        for (KitTable t : compiled.tables())
             if (t.functions().stream().anyMatch(f -> weight(match, shop, f) > 0))
                 losses.add(loss(model, compiled, t, choice, match, shop));
         Cost radio = shop.market().of(match.radio());
@@ -172,7 +172,7 @@ public final class SolverComparison {
     }
 
     private static IntVar loss(
-            Model model, Compiled compiled, Compiled.Table table, IntVar[] choice, RadioMatch match, Seeded shop) {
+            Model model, Compiled compiled, KitTable table, IntVar[] choice, RadioMatch match, Seeded shop) {
         Tuples allowed = new Tuples(true);
         int[] most = new int[1];
         each(compiled, table.places(), choices -> {

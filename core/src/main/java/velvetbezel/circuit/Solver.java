@@ -4,9 +4,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
+import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
 import org.ejml.interfaces.linsol.LinearSolverDense;
+import org.ejml.interfaces.linsol.LinearSolverSparse;
+import org.ejml.ops.DConvertMatrixStruct;
+import org.ejml.sparse.FillReducing;
+import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 import velvetbezel.harness.Islands;
 
 /** Solves one netlist; unwraps to arrays inside. */
@@ -88,9 +94,7 @@ final class Solver {
     private void solveIsland(int reference, List<Integer> members, Islands islands, double[] volts, double[] amps) {
         int[] row = new int[net.nodes()];
         Arrays.fill(row, -1);
-        int size = 0;
-        for (int node = 0; node < net.nodes(); node++)
-            if (node != reference && islands.together(node, reference)) row[node] = size++;
+        int size = number(reference, members, row);
         List<Integer> ideal = members.stream()
                 .filter(i -> branches[i] instanceof Branch.Source s && s.ohms() == 0)
                 .toList();
@@ -106,15 +110,58 @@ final class Solver {
         for (int k = 0; k < ideal.size(); k++) amps[ideal.get(k)] = solved.get(size + k, 0);
     }
 
+    /**
+     * Numbers an island's nodes but its reference, the farthest first: a harness is nearly a tree, and a tree that is
+     * eliminated from its ends fills nothing in.
+     *
+     * @return how many there are
+     */
+    private int number(int reference, List<Integer> members, int[] row) {
+        int[] first = new int[net.nodes() + 1];
+        int[] ends = members.stream()
+                .filter(i -> !(branches[i] instanceof Branch.Current))
+                .flatMapToInt(i -> IntStream.of(branches[i].a(), branches[i].b()))
+                .toArray();
+        for (int end : ends) first[end + 1]++;
+        for (int n = 0; n < net.nodes(); n++) first[n + 1] += first[n];
+        int[] beside = new int[ends.length];
+        int[] next = first.clone();
+        for (int e = 0; e < ends.length; e++) beside[next[ends[e]]++] = ends[e ^ 1];
+        int[] near = new int[net.nodes()];
+        near[0] = reference;
+        int found = 1;
+        row[reference] = 0;
+        for (int n = 0; n < found; n++)
+            for (int k = first[near[n]]; k < first[near[n] + 1]; k++)
+                if (row[beside[k]] < 0) {
+                    row[beside[k]] = 0;
+                    near[found++] = beside[k];
+                }
+        row[reference] = -1;
+        for (int n = 1; n < found; n++) row[near[n]] = found - 1 - n;
+        return found - 1;
+    }
+
     private static DMatrixRMaj linear(DMatrixRMaj matrix, DMatrixRMaj right, boolean positiveDefinite) {
         int n = matrix.numRows;
-        LinearSolverDense<DMatrixRMaj> solver =
-                positiveDefinite ? LinearSolverFactory_DDRM.chol(n) : LinearSolverFactory_DDRM.lu(n);
-        if (!solver.setA(matrix))
-            throw new IllegalStateException("A network of %d unknowns has no single solution.".formatted(n));
         DMatrixRMaj solved = new DMatrixRMaj(n, 1);
-        solver.solve(right, solved);
+        if (!(positiveDefinite ? sparse(matrix, right, solved) : dense(matrix, right, solved)))
+            throw new IllegalStateException("A network of %d unknowns has no single solution.".formatted(n));
         return solved;
+    }
+
+    private static boolean sparse(DMatrixRMaj matrix, DMatrixRMaj right, DMatrixRMaj solved) {
+        LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver = LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
+        if (!solver.setA(DConvertMatrixStruct.convert(matrix, (DMatrixSparseCSC) null, 0))) return false;
+        solver.solve(right, solved);
+        return true;
+    }
+
+    private static boolean dense(DMatrixRMaj matrix, DMatrixRMaj right, DMatrixRMaj solved) {
+        LinearSolverDense<DMatrixRMaj> solver = LinearSolverFactory_DDRM.lu(matrix.numRows);
+        if (!solver.setA(matrix)) return false;
+        solver.solve(right, solved);
+        return true;
     }
 
     private static void stamp(Branch branch, int[] row, DMatrixRMaj matrix, DMatrixRMaj right) {

@@ -89,6 +89,11 @@ final class Attempt {
         }
 
         @Override
+        public Boolean passes(Expect.Passes e) {
+            return picture.passes(e.signal(), e.from(), e.at());
+        }
+
+        @Override
         public Boolean quiet(Expect.Quiet e) {
             return Attempt.quiet(e, picture);
         }

@@ -40,6 +40,17 @@ public sealed interface Expect {
         }
     }
 
+    /**
+     * A signal that is at one port would arrive at another, whether or not it is there: half of an arrival, the other
+     * half being that it arrives at the first. No catalogue asks for it.
+     */
+    record Passes(String signal, PortRef from, PortRef at) implements Expect {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.passes(this);
+        }
+    }
+
     /** Noise at a port is not above what its sheet calls quiet. */
     record Quiet(PortRef at) implements Expect {
         @Override
@@ -75,6 +86,8 @@ public sealed interface Expect {
         R inMode(InMode expect);
 
         R shows(Shows expect);
+
+        R passes(Passes expect);
 
         R quiet(Quiet expect);
 

@@ -74,6 +74,12 @@ public final class Facilities {
             }
 
             @Override
+            public Expect passes(Expect.Passes e) {
+                return anyOf(of(e.at().instance()).stream()
+                        .map(d -> new Expect.Passes(e.signal(), e.from(), new PortRef(d, e.at().port()))));
+            }
+
+            @Override
             public Expect quiet(Expect.Quiet e) {
                 return e;
             }

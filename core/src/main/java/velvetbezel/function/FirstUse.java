@@ -22,13 +22,18 @@ import velvetbezel.units.Volts;
  * What is done once before an installation is used: set-up screens confirmed, buttons learned one by one.
  * Done on the healthy design; faults are tried afterwards with what it stored.
  *
- * @param tripped whether a current limit was passed meanwhile
+ * @param run in which it was done
  */
-public record FirstUse(Learned learned, Memory memory, boolean tripped) {
+public record FirstUse(Learned learned, Memory memory, Run run) {
     /** Voltages closer than this cannot be told apart (a step of a 10-bit converter at 5 V, from memory). */
     private static final double RESOLUTION = 0.005;
 
     public static FirstUse of(Installation healthy, Assumption assumption) {
+        return of(healthy, assumption, true);
+    }
+
+    /** @param taught whether buttons are learned: what presses none does the same without */
+    static FirstUse of(Installation healthy, Assumption assumption, boolean taught) {
         Run run = new Run(healthy, Learned.NOTHING, assumption);
         Map<String, Map<String, Window>> windows = new HashMap<>();
         Memory memory = run.start();
@@ -37,7 +42,7 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
                 VehicleState state = use.set().from(VehicleState.AT_REST);
                 Settled settled = run.in(state, memory);
                 memory = settled.memory();
-                for (String terminal : use.learnAt())
+                for (String terminal : taught ? use.learnAt() : List.<String>of())
                     windows.put(
                             instance.id() + "." + terminal,
                             learn(
@@ -48,7 +53,7 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
                                     healthy.recipe().vehicle().buttons()));
             }
         memory = run.in(VehicleState.AT_REST, memory).memory();
-        return new FirstUse(new Learned(windows), memory, run.tripped());
+        return new FirstUse(new Learned(windows), memory, run);
     }
 
     /** The same without what some devices have learned. */
@@ -56,7 +61,7 @@ public record FirstUse(Learned learned, Memory memory, boolean tripped) {
         if (devices.isEmpty()) return this;
         Map<String, Map<String, Window>> kept = new HashMap<>(learned.windows());
         kept.keySet().removeIf(terminal -> devices.contains(terminal.substring(0, terminal.indexOf('.'))));
-        return new FirstUse(new Learned(kept), memory, tripped);
+        return new FirstUse(new Learned(kept), memory, run);
     }
 
     private record Reading(String button, double volts) {}

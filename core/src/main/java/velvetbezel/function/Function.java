@@ -1,5 +1,6 @@
 package velvetbezel.function;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.sheet.LeadRole;
@@ -33,6 +34,24 @@ public record Function(
         public Scene {
             expects = List.copyOf(expects);
         }
+    }
+
+    boolean pressesButtons() {
+        return scenario.stream()
+                .anyMatch(s -> s.set().buttons().filter(b -> !b.isEmpty()).isPresent());
+    }
+
+    /**
+     * A function that expects one thing alone at one step of the same scenario.
+     *
+     * @param number tells it from other pieces of this function
+     */
+    public Function piece(int step, Expect only, int number) {
+        List<Scene> scenes = new ArrayList<>();
+        for (int i = 0; i < scenario.size(); i++)
+            scenes.add(new Scene(scenario.get(i).set(), i == step ? List.of(only) : List.of()));
+        FunctionId name = new FunctionId(id.text() + ", " + number);
+        return new Function(name, this.name, group, ask, expected, wish, must, feeds, scenes);
     }
 
     Function with(List<Scene> scenes) {

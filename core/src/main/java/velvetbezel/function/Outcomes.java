@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.run.Arrival;
@@ -61,6 +62,12 @@ public final class Outcomes {
             return new Trial(this, installation);
         }
 
+        /** Whether the factory installation fulfils it, whatever of it is open taken first. */
+        public boolean had(Function f) {
+            return possible.of(f)
+                    && reference(new Case(false, Optional.empty())).attempt(f).fulfilled();
+        }
+
         /** The factory installation knows nothing of what another leaves open. */
         private Ready reference(Case c) {
             return readied.computeIfAbsent(c.within(own), k -> Ready.of(factory, factory, k.assumption()));
@@ -74,6 +81,9 @@ public final class Outcomes {
         private final Set<String> unlearned;
         private final Cases cases;
         private final Map<Case, Ready> readied = new HashMap<>();
+        /** The same where no button was learned: several times quicker, and enough for what presses none. */
+        private final Map<Case, Ready> untaught = new HashMap<>();
+
         private final Possible possible;
 
         private Trial(Against against, Installation installation) {
@@ -98,9 +108,18 @@ public final class Outcomes {
                             k.assumption()));
         }
 
+        private Ready ready(Case c, boolean taught) {
+            return taught
+                    ? ready(c)
+                    : untaught.computeIfAbsent(
+                            c,
+                            k -> Ready.of(
+                                    FirstUse.of(installation, k.assumption(), false), installation, k.assumption()));
+        }
+
         /** Whether a current limit was passed in any state that was tried so far. */
         public boolean tripped() {
-            return readied.values().stream()
+            return Stream.concat(readied.values().stream(), untaught.values().stream())
                     .anyMatch(r -> r.trippedBefore() || r.run().tripped());
         }
 
@@ -117,9 +136,14 @@ public final class Outcomes {
          * so several times quicker.
          */
         public Map<FunctionId, Kind> kinds(Collection<FunctionId> asked) {
-            List<Function> functions = against.catalogue.functions().stream()
+            return kindsOf(against.catalogue.functions().stream()
                     .filter(f -> asked.contains(f.id()))
-                    .toList();
+                    .toList());
+        }
+
+        /** The same of functions that need not be in the catalogue: pieces of some. */
+        public Map<FunctionId, Kind> kindsOf(Collection<Function> functions) {
+            boolean taught = functions.stream().anyMatch(Function::pressesButtons);
             Map<FunctionId, Brief> briefs = cases.settle(
                     c -> {
                         Map<FunctionId, Brief> under = new LinkedHashMap<>();
@@ -131,7 +155,10 @@ public final class Outcomes {
                                                     ? Optional.of(
                                                             against.reference(c).attempt(f))
                                                     : Optional.empty(),
-                                            possible.of(f) ? Optional.of(ready(c).attempt(f)) : Optional.empty()));
+                                            possible.of(f)
+                                                    ? Optional.of(
+                                                            ready(c, taught).attempt(f))
+                                                    : Optional.empty()));
                         return under;
                     },
                     Object::equals,
@@ -178,17 +205,24 @@ public final class Outcomes {
 
         static Ready of(FirstUse first, Installation tried, Assumption assumption) {
             boolean sameModes = tried.modes().isEmpty();
-            Run run = new Run(tried, first.learned(), assumption);
+            Run run = first.run().installation() == tried
+                    ? first.run().having(first.learned())
+                    : new Run(tried, first.learned(), assumption);
             Facilities facilities = new Facilities(tried.instances());
             if (sameModes)
                 return new Ready(
-                        run, first.memory(), first.tripped(), new IdentityHashMap<>(), new HashMap<>(), facilities);
+                        run,
+                        first.memory(),
+                        first.run().tripped(),
+                        new IdentityHashMap<>(),
+                        new HashMap<>(),
+                        facilities);
             Map<String, String> modes = new LinkedHashMap<>(first.memory().modes());
             modes.putAll(tried.modes());
             return new Ready(
                     run,
                     new Memory(modes, first.memory().inForce()),
-                    first.tripped(),
+                    first.run().tripped(),
                     new IdentityHashMap<>(),
                     new HashMap<>(),
                     facilities);

@@ -64,6 +64,11 @@ final class Possible implements Expect.Visitor<Boolean> {
     }
 
     @Override
+    public Boolean passes(Expect.Passes e) {
+        return ports.contains(e.from()) && ports.contains(e.at());
+    }
+
+    @Override
     public Boolean quiet(Expect.Quiet e) {
         return true;
     }

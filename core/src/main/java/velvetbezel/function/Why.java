@@ -80,6 +80,11 @@ final class Why {
             }
 
             @Override
+            public Break passes(Expect.Passes e) {
+                return arrival(e.at(), e.signal());
+            }
+
+            @Override
             public Break quiet(Expect.Quiet e) {
                 return noise(e);
             }

@@ -15,7 +15,7 @@ import velvetbezel.sheet.Position;
 
 /**
  * Pushes plugs together: of the free plugs that fit, the one whose positions agree best; a look-alike that agrees
- * nowhere stays empty. The car's plugs look for a part first, and for the radio itself only when no part fits.
+ * nowhere stays empty, and so does what is laid now for something to come. The car's plugs look for a part first, and for the radio itself only when no part fits.
  */
 final class Matings {
     private final Draft draft;
@@ -35,7 +35,8 @@ final class Matings {
 
     List<Mating> make() {
         List<End> ends = new ArrayList<>();
-        for (Instance i : draft.instances) for (Plug p : i.device().plugs()) ends.add(new End(i, p));
+        for (Instance i : draft.instances)
+            if (i.use() != Use.LATER) for (Plug p : i.device().plugs()) ends.add(new End(i, p));
         ends.sort(Comparator.<End, Boolean>comparing(e -> e.plug().housing().isPresent())
                 .thenComparing(e -> !e.instance().id().equals(Builder.CAR)));
         for (End end : ends) {

@@ -1,8 +1,12 @@
 package velvetbezel.harness;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
@@ -27,6 +31,10 @@ final class NoPartner {
     private final Draft draft;
     private final List<End> all;
     private final Bypass bypass;
+    /** Of all joints, once somebody asks. */
+    private Components nets;
+
+    private Map<String, List<TerminalId>> listening;
 
     NoPartner(Draft draft, List<End> all, Bypass bypass) {
         this.draft = draft;
@@ -76,29 +84,40 @@ final class NoPartner {
     /** The data port through which a part of the kit tells the radio what this lead would. */
     private Optional<TerminalId> toldByData(LeadRole role) {
         String signal = TOLD.get(role);
-        if (signal == null) return Optional.empty();
-        for (Instance radio : draft.instances) {
-            if (radio.owner() != Instance.Owner.RADIO) continue;
-            for (Port port : radio.device().ports())
-                if (port.medium() == Medium.DATA && hears(radio.device(), port, signal)) {
-                    Optional<TerminalId> teller =
-                            teller(radio.terminal(port.plus().orElseThrow()), signal);
-                    if (teller.isPresent()) return teller;
-                }
-        }
-        return Optional.empty();
+        if (signal == null || draft.instances.stream().noneMatch(NoPartner::talks)) return Optional.empty();
+        if (listening == null) listening = listening();
+        return listening.getOrDefault(signal, List.of()).stream()
+                .flatMap(port -> teller(port, signal).stream())
+                .findFirst();
     }
 
-    private static boolean hears(Device radio, Port port, String signal) {
+    private static boolean talks(Instance part) {
+        return part.owner() == Instance.Owner.PART
+                && part.device().ports().stream().anyMatch(p -> p.medium() == Medium.DATA);
+    }
+
+    /** The data ports at which the radio listens for each signal. */
+    private Map<String, List<TerminalId>> listening() {
+        Map<String, List<TerminalId>> at = new HashMap<>();
+        for (Instance radio : draft.instances)
+            if (radio.owner() == Instance.Owner.RADIO)
+                for (Port port : radio.device().ports())
+                    if (port.medium() == Medium.DATA)
+                        heard(radio.device(), port).forEach(s -> at.computeIfAbsent(s, k -> new ArrayList<>())
+                                .add(radio.terminal(port.plus().orElseThrow())));
+        return at;
+    }
+
+    private static Set<String> heard(Device radio, Port port) {
         return radio.rules().stream()
                 .flatMap(r -> r.when().parts())
-                .anyMatch(g -> g instanceof Guard.Hears h
-                        && h.port().equals(port.id())
-                        && h.signal().equals(signal));
+                .filter(g -> g instanceof Guard.Hears h && h.port().equals(port.id()))
+                .map(g -> ((Guard.Hears) g).signal())
+                .collect(Collectors.toSet());
     }
 
     private Optional<TerminalId> teller(TerminalId socket, String signal) {
-        Components nets = new Components(draft.conductors);
+        if (nets == null) nets = new Components(draft.conductors);
         List<TerminalId> net = nets.with(socket);
         for (Instance part : draft.instances) {
             if (part.owner() != Instance.Owner.PART) continue;

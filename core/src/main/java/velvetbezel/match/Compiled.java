@@ -36,9 +36,10 @@ final class Compiled {
     private final Sheet.Radio radio;
     private final List<Slot> slots;
     private final Outcomes.Against against;
-    private final List<Table> tables = new ArrayList<>();
+    private final List<KitTable.Run> runs = new ArrayList<>();
+    private final List<KitTable.Joined> joined = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
-    private final List<FunctionId> functions;
+    private final List<Function> functions;
     private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
     /** Kits whose functions, as far as they were asked for, are as built. */
     private final Map<List<Integer>, Set<FunctionId>> agreed = new HashMap<>();
@@ -46,78 +47,20 @@ final class Compiled {
     /** Places whose outputs could be tied together, and for which choices they are. */
     private final class Rivals {
         private final BitSet places;
-        private final Map<List<Integer>, Boolean> tied = new HashMap<>();
+        private final int[] order;
+        private final Map<Integer, Boolean> tied = new HashMap<>();
 
         private Rivals(BitSet places) {
             this.places = places;
+            this.order = places.stream().toArray();
         }
 
         boolean tied(int[] choices) {
-            return tied.computeIfAbsent(
-                    places.stream().mapToObj(p -> choices[p]).toList(),
-                    k -> !Builder.replacement(vehicle, radio, parts(only(choices, places)))
-                            .faults()
-                            .isEmpty());
-        }
-    }
-
-    /** Functions on which the same places bear in the same way. */
-    static final class Table {
-        private final BitSet places;
-        /** For each place, the class of each of its choices: those of one class do the same for these functions. */
-        private final int[][] classes;
-
-        private final List<FunctionId> functions;
-        private final Map<List<Integer>, Map<FunctionId, Kind>> entries = new HashMap<>();
-
-        private Table(BitSet places, int[][] classes, List<FunctionId> functions) {
-            this.places = places;
-            this.classes = classes;
-            this.functions = functions;
-        }
-
-        BitSet places() {
-            return places;
-        }
-
-        List<FunctionId> functions() {
-            return functions;
-        }
-
-        /** Whether two choices in a place can do differently for these functions. */
-        boolean differs(int place, int choice, int other) {
-            return places.get(place) && classes[place][choice] != classes[place][other];
-        }
-
-        /** @param choices by place, of which only those of this table count */
-        Map<FunctionId, Kind> at(int[] choices) {
-            return entries.get(key(choices));
-        }
-
-        private List<Integer> key(int[] choices) {
-            return places.stream().mapToObj(p -> classes[p][choices[p]]).toList();
-        }
-
-        /** One choice of each class in each place. */
-        private List<int[]> combinations() {
-            List<int[]> all = new ArrayList<>(List.of(new int[classes.length]));
-            places.stream().forEach(p -> {
-                List<int[]> next = new ArrayList<>();
-                for (int[] before : all)
-                    for (int c = 0; c < classes[p].length; c++)
-                        if (first(p, c)) {
-                            int[] with = before.clone();
-                            with[p] = c;
-                            next.add(with);
-                        }
-                all.clear();
-                all.addAll(next);
-            });
-            return all;
-        }
-
-        private boolean first(int place, int choice) {
-            return IntStream.range(0, choice).noneMatch(c -> classes[place][c] == classes[place][choice]);
+            int key = 0;
+            for (int p : order) key = key * slots.get(p).choices().size() + choices[p];
+            return tied.computeIfAbsent(key, k -> !Builder.replacement(vehicle, radio, parts(only(choices, places)))
+                    .faults()
+                    .isEmpty());
         }
     }
 
@@ -132,20 +75,27 @@ final class Compiled {
         this.radio = radio;
         this.slots = slots;
         this.against = against;
-        this.functions = catalogue.functions().stream().map(Function::id).toList();
-        Influence influence = new Influence(reach);
+        this.functions = catalogue.functions();
+        Influence influence = new Influence(reach, catalogue.settingsInUse());
         reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
-        Map<Object, Table> alike = new LinkedHashMap<>();
+        Map<Object, KitTable.Run> alike = new LinkedHashMap<>();
+        Pieces pieces = new Pieces(influence, f -> table(f, influence).size());
         for (Function f : catalogue.functions()) {
-            Influence.Bearing b = influence.on(f);
-            int[][] classes = classes(b);
-            alike.computeIfAbsent(
-                            List.of(b.places(), Arrays.deepToString(classes)),
-                            k -> new Table(b.places(), classes, new ArrayList<>()))
-                    .functions
-                    .add(f.id());
+            List<KitTable.Joined.Piece> named = new ArrayList<>();
+            for (Function piece : pieces.of(f)) {
+                KitTable.Run table = table(piece, influence);
+                KitTable.Run own = alike.computeIfAbsent(table.shape(), k -> table);
+                own.add(piece);
+                named.add(new KitTable.Joined.Piece(piece.id(), own));
+            }
+            if (named.size() > 1) joined.add(new KitTable.Joined(f.id(), against.had(f), named));
         }
-        tables.addAll(alike.values());
+        runs.addAll(alike.values());
+    }
+
+    private KitTable.Run table(Function f, Influence influence) {
+        Influence.Bearing b = influence.on(f);
+        return new KitTable.Run(b.places(), classes(b), List.of());
     }
 
     private int[][] classes(Influence.Bearing b) {
@@ -209,8 +159,16 @@ final class Compiled {
         return slots;
     }
 
-    List<Table> tables() {
-        return tables;
+    /** Those that tell of functions, and not only of pieces of some. */
+    List<KitTable> tables() {
+        List<KitTable> all = new ArrayList<>();
+        runs.stream().filter(t -> t.functions().stream().anyMatch(this::whole)).forEach(all::add);
+        joined.stream().filter(t -> !t.functions().isEmpty()).forEach(all::add);
+        return all;
+    }
+
+    private boolean whole(FunctionId f) {
+        return functions.stream().anyMatch(k -> k.id().equals(f));
     }
 
     List<BitSet> rivals() {
@@ -236,61 +194,64 @@ final class Compiled {
      * @return whether it came to the end
      */
     boolean fill(Collection<FunctionId> matters, BooleanSupplier stopped) {
-        List<Table> open = tables.stream()
-                .filter(t -> t.functions.stream().anyMatch(matters::contains))
-                .sorted(Comparator.comparingInt(t -> -t.places.cardinality()))
-                .toList();
-        Map<Table, List<int[]>> missing = new LinkedHashMap<>();
-        for (Table t : open)
-            missing.put(
-                    t,
-                    new ArrayList<>(t.combinations().stream()
-                            .filter(c -> t.at(c) == null && !tied(c, t.places))
-                            .toList()));
-        for (Map.Entry<Table, List<int[]>> m : missing.entrySet())
+        Set<FunctionId> wanted = new HashSet<>(matters);
+        joined.stream()
+                .filter(j -> j.functions().stream().anyMatch(matters::contains))
+                .forEach(j -> j.pieces().forEach(p -> wanted.add(p.name())));
+        Map<KitTable.Run, Map<Integer, int[]>> missing = new LinkedHashMap<>();
+        runs.stream()
+                .filter(t -> t.functions().stream().anyMatch(wanted::contains))
+                .sorted(Comparator.comparingInt(t -> -t.places().cardinality()))
+                .forEach(t -> missing.put(t, missing(t)));
+        for (Map.Entry<KitTable.Run, Map<Integer, int[]>> m : missing.entrySet())
             while (!m.getValue().isEmpty()) {
                 if (stopped.getAsBoolean()) return false;
-                run(m.getKey(), m.getValue().get(m.getValue().size() - 1), missing);
+                run(m.getKey(), m.getValue().values().iterator().next(), missing);
             }
         return true;
     }
 
+    private Map<Integer, int[]> missing(KitTable.Run table) {
+        Map<Integer, int[]> missing = table.combinations();
+        missing.values().removeIf(c -> table.at(c) != null || tied(c, table.places()));
+        return missing;
+    }
+
     /** Runs one kit that fills an entry of one table, and of as many others as go with it. */
-    private void run(Table first, int[] entry, Map<Table, List<int[]>> missing) {
+    private void run(KitTable.Run first, int[] entry, Map<KitTable.Run, Map<Integer, int[]>> missing) {
         int[] choices = entry.clone();
-        BitSet fixed = (BitSet) first.places.clone();
+        BitSet fixed = (BitSet) first.places().clone();
         missing.forEach((table, open) -> {
-            if (table == first) return;
-            Optional<int[]> fits = open.stream()
-                    .filter(c -> agrees(c, choices, table.places, fixed)
-                            && !tied(joined(c, choices, table.places), union(fixed, table.places)))
-                    .findFirst();
-            fits.ifPresent(c -> {
-                table.places.stream().forEach(p -> choices[p] = c[p]);
-                fixed.or(table.places);
-            });
+            if (table != first) take(table, open.values(), choices, fixed);
         });
         if (!note(choices, fixed, missing))
-            note(only(entry, first.places), first.places, Map.of(first, missing.get(first)));
+            note(only(entry, first.places()), first.places(), Map.of(first, missing.get(first)));
+    }
+
+    /** The first open entry of a table that goes with what is chosen already is chosen with it. */
+    private void take(KitTable.Run table, Collection<int[]> open, int[] choices, BitSet fixed) {
+        BitSet both = union(fixed, table.places());
+        for (int[] c : open)
+            if (agrees(c, choices, table.places(), fixed) && !tied(joined(c, choices, table.places()), both)) {
+                table.places().stream().forEach(p -> choices[p] = c[p]);
+                fixed.or(table.places());
+                return;
+            }
     }
 
     /** @return false where a limit tripped: with fewer parts it might not */
-    private boolean note(int[] choices, BitSet fixed, Map<Table, List<int[]>> missing) {
+    private boolean note(int[] choices, BitSet fixed, Map<KitTable.Run, Map<Integer, int[]>> missing) {
         Outcomes.Trial trial = against.trial(Builder.replacement(vehicle, radio, parts(choices)));
-        Map<Table, List<Integer>> keys = new LinkedHashMap<>();
-        missing.forEach((t, open) -> {
-            if (within(t.places, fixed) && t.at(choices) == null) keys.put(t, t.key(choices));
-        });
-        Set<FunctionId> asked = new HashSet<>();
-        keys.keySet().forEach(t -> asked.addAll(t.functions));
-        Map<FunctionId, Kind> kinds = trial.kinds(asked);
+        List<KitTable.Run> here = missing.keySet().stream()
+                .filter(t -> within(t.places(), fixed) && t.at(choices) == null)
+                .toList();
+        Map<FunctionId, Kind> kinds =
+                trial.kindsOf(here.stream().flatMap(t -> t.asked().stream()).toList());
         if (missing.size() > 1 && trial.tripped()) return false;
-        keys.forEach((t, key) -> {
-            Map<FunctionId, Kind> own = new HashMap<>();
-            t.functions.forEach(f -> own.put(f, kinds.get(f)));
-            t.entries.put(key, own);
-            missing.get(t).removeIf(c -> t.key(c).equals(key));
-        });
+        for (KitTable.Run t : here) {
+            t.enter(t.key(choices), kinds);
+            missing.get(t).remove(t.key(choices));
+        }
         return true;
     }
 
@@ -326,7 +287,8 @@ final class Compiled {
     /** What becomes of the functions that were filled in, in one kit. */
     Map<FunctionId, Kind> kinds(int[] choices) {
         Map<FunctionId, Kind> kinds = new HashMap<>();
-        tables.forEach(t -> Optional.ofNullable(t.at(choices)).ifPresent(kinds::putAll));
+        tables().forEach(t -> Optional.ofNullable(t.at(choices)).ifPresent(kinds::putAll));
+        kinds.keySet().removeIf(f -> !whole(f));
         return kinds;
     }
 
@@ -334,7 +296,7 @@ final class Compiled {
     Map<FunctionId, Kind> built(int[] choices) {
         return built.computeIfAbsent(Arrays.stream(choices).boxed().toList(), k -> against.trial(
                         Builder.replacement(vehicle, radio, parts(choices)))
-                .kinds(functions));
+                .kindsOf(functions));
     }
 
     /** Whether a kit does as built what was compiled; where not, the tables are widened as far as that can be done. */
@@ -343,7 +305,8 @@ final class Compiled {
         if (agreed.getOrDefault(key, Set.of()).containsAll(matters)) return true;
         Map<FunctionId, Kind> asBuilt = built(choices);
         Map<FunctionId, Kind> tables = kinds(choices);
-        if (matters.stream().anyMatch(f -> asBuilt.get(f) != tables.get(f))) return !widen(choices, asBuilt);
+        if (matters.stream()
+                .anyMatch(f -> asBuilt.get(f).works() != tables.get(f).works())) return !widen(choices, asBuilt);
         agreed.put(key, matters);
         return true;
     }
@@ -370,31 +333,32 @@ final class Compiled {
         IntStream.range(0, choices.length)
                 .filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent())
                 .forEach(used::set);
-        List<Table> wide = new ArrayList<>();
-        for (Table t : tables) {
-            List<FunctionId> wrong = t.functions.stream()
-                    .filter(f -> t.at(choices) != null
-                            && asBuilt.get(f) != t.at(choices).get(f))
+        List<KitTable.Run> wide = new ArrayList<>();
+        for (KitTable t : tables()) {
+            Map<FunctionId, Kind> told = t.at(choices);
+            List<Function> wrong = functions.stream()
+                    .filter(f -> told != null && told.containsKey(f.id()) && asBuilt.get(f.id()) != told.get(f.id()))
                     .toList();
             if (wrong.isEmpty()) continue;
-            BitSet places = union(t.places, used);
-            if (places.equals(t.places)
+            BitSet places = union(t.places(), used);
+            if (places.equals(t.places()) && t instanceof KitTable.Run
                     || places.stream()
                                     .mapToLong(p -> slots.get(p).choices().size())
                                     .reduce(1, (x, y) -> x * y)
                             > MOST_ENTRIES) return false;
-            wide.add(new Table(
+            wide.add(new KitTable.Run(
                     places,
                     slots.stream()
                             .map(s -> IntStream.range(0, s.choices().size()).toArray())
                             .toArray(int[][]::new),
-                    new ArrayList<>(wrong)));
+                    wrong));
         }
         Set<FunctionId> moved = new HashSet<>();
-        wide.forEach(t -> moved.addAll(t.functions));
-        tables.forEach(t -> t.functions.removeAll(moved));
-        tables.removeIf(t -> t.functions.isEmpty());
-        tables.addAll(wide);
+        wide.forEach(t -> moved.addAll(t.functions()));
+        runs.forEach(t -> t.forget(moved));
+        joined.forEach(t -> t.forget(moved));
+        runs.removeIf(t -> t.functions().isEmpty());
+        runs.addAll(wide);
         agreed.clear();
         return true;
     }

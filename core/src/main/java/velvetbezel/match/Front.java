@@ -34,7 +34,7 @@ final class Front {
     private final Wishes wishes;
     private final ToIntFunction<FunctionId> weight;
     private final List<Slot> slots;
-    private final List<Compiled.Table> counted;
+    private final List<KitTable> counted;
     /** For each place, the choices that can be of use. */
     private final List<int[]> worth;
 
@@ -173,7 +173,7 @@ final class Front {
     }
 
     /** The tables whose last place was filled just now. */
-    private List<Compiled.Table> tables(BitSet before, BitSet filled) {
+    private List<KitTable> tables(BitSet before, BitSet filled) {
         return counted.stream()
                 .filter(t -> Compiled.within(t.places(), filled)
                         && (filled.isEmpty() || !Compiled.within(t.places(), before)))
@@ -182,14 +182,13 @@ final class Front {
 
     private BitSet mattering(BitSet filled) {
         BitSet mattering = new BitSet();
-        for (Compiled.Table t : counted) if (!Compiled.within(t.places(), filled)) mattering.or(t.places());
+        for (KitTable t : counted) if (!Compiled.within(t.places(), filled)) mattering.or(t.places());
         for (BitSet r : compiled.rivals()) if (!Compiled.within(r, filled)) mattering.or(r);
         mattering.and(filled);
         return mattering;
     }
 
-    private List<Label> fill(
-            List<Label> labels, int slot, BitSet filled, List<Compiled.Table> decided, BitSet mattering) {
+    private List<Label> fill(List<Label> labels, int slot, BitSet filled, List<KitTable> decided, BitSet mattering) {
         Map<Long, List<Label>> states = new LinkedHashMap<>();
         for (Label l : labels)
             states.computeIfAbsent(l.state, k -> new ArrayList<>()).add(l);
@@ -230,9 +229,9 @@ final class Front {
     }
 
     /** Empty where outputs would be tied together, or a function is lost that must not be. */
-    private Optional<Integer> lossOf(List<Compiled.Table> decided, int[] choices) {
+    private Optional<Integer> lossOf(List<KitTable> decided, int[] choices) {
         int loss = 0;
-        for (Compiled.Table t : decided) {
+        for (KitTable t : decided) {
             Map<FunctionId, Kind> kinds = t.at(choices);
             if (kinds == null) return Optional.empty(); // outputs tied together among its places
             for (Map.Entry<FunctionId, Kind> e : kinds.entrySet()) {

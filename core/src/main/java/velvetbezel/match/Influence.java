@@ -1,6 +1,7 @@
 package velvetbezel.match;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Deque;
 import java.util.HashMap;
@@ -15,6 +16,7 @@ import velvetbezel.function.Function;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.PortRef;
+import velvetbezel.sheet.Choice;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.InnerWire;
@@ -34,6 +36,7 @@ import velvetbezel.sheet.Port;
 final class Influence {
     private final Facilities facilities;
     private final Reach reach;
+    private final Set<String> inUse;
 
     private sealed interface Asked permits Net, Arriving, Ran {}
 
@@ -43,8 +46,10 @@ final class Influence {
 
     private record Ran(Reach.Ruled rule) implements Asked {}
 
-    Influence(Reach reach) {
+    /** @param inUse names of settings that scenarios choose: nobody sets them up otherwise */
+    Influence(Reach reach, Set<String> inUse) {
         this.reach = reach;
+        this.inUse = inUse;
         this.facilities = new Facilities(reach.instances.values());
     }
 
@@ -121,9 +126,13 @@ final class Influence {
         private final BitSet slots = new BitSet();
         private final Set<Integer> crowds = new HashSet<>();
         private final Function function;
+        private final Chosen chosen;
+        /** Where a signal is taken to be: how it got there is not asked. */
+        private Optional<PortRef> gate = Optional.empty();
 
         Walk(Function function) {
             this.function = function;
+            this.chosen = new Chosen(function);
         }
 
         void ask(Asked asked) {
@@ -175,6 +184,13 @@ final class Influence {
             }
 
             @Override
+            public Void passes(Expect.Passes e) {
+                walk.gate = Optional.of(e.from());
+                walk.ask(new Arriving(e.at(), e.signal()));
+                return null;
+            }
+
+            @Override
             public Void quiet(Expect.Quiet e) {
                 heardHere(e, walk);
                 return null;
@@ -222,7 +238,7 @@ final class Influence {
     }
 
     private void arriving(Arriving a, Walk walk) {
-        if (!reach.possible.getOrDefault(a.at, Set.of()).contains(a.signal)) return;
+        if (!comes(a, Set.of(), walk.chosen)) return;
         Reach.Socket to = reach.sockets.get(a.at);
         walk.slots.or(reach.slots(a.at.instance()));
         if (to.port().medium() == Medium.INTERNAL) {
@@ -237,6 +253,91 @@ final class Influence {
             }
     }
 
+    /**
+     * The ports of the radio that every way of a signal to a port leads through: what is before and what is behind
+     * depend on different places.
+     *
+     * @param piece a function that expects one thing; no other than an arrival has any
+     */
+    List<PortRef> gates(Function piece) {
+        Function bound = facilities.bind(piece);
+        Optional<Expect> only =
+                bound.scenario().stream().flatMap(s -> s.expects().stream()).findFirst();
+        if (!(only.orElse(null) instanceof Expect.Arrives e)) return List.of();
+        Chosen chosen = new Chosen(bound);
+        Arriving end = new Arriving(e.at(), e.signal());
+        return reach.sockets.values().stream()
+                .filter(s ->
+                        s.instance().owner() == Instance.Owner.RADIO && !s.ref().equals(end.at))
+                .filter(s -> comes(end, Set.of(), chosen) && !comes(end, Set.of(s.ref()), chosen))
+                .map(Reach.Socket::ref)
+                .toList();
+    }
+
+    /** Whether a signal could come to a port from where it is made without passing some others. */
+    private boolean comes(Arriving end, Set<PortRef> without, Chosen chosen) {
+        Set<PortRef> seen = new HashSet<>(without);
+        Deque<PortRef> fresh = new ArrayDeque<>();
+        if (seen.add(end.at)) fresh.add(end.at);
+        while (!fresh.isEmpty()) {
+            PortRef at = fresh.poll();
+            if (!reach.possible.getOrDefault(at, Set.of()).contains(end.signal)) continue;
+            List<PortRef> outs = new ArrayList<>();
+            if (reach.sockets.get(at).port().medium() == Medium.INTERNAL) outs.add(at);
+            else reach.senders.getOrDefault(at, List.of()).forEach(s -> outs.add(s.ref()));
+            for (PortRef out : outs)
+                for (Reach.Sending s : reach.sendings.getOrDefault(out, List.of())) {
+                    if (chosen.shut(s.by())) continue;
+                    if (s.in() == null && s.signal().equals(end.signal)) return true;
+                    if (s.in() != null && seen.add(s.in())) fresh.add(s.in());
+                }
+        }
+        return false;
+    }
+
+    /** The values that settings in use have while a function is tried: those of its scenario, else as they start. */
+    private final class Chosen {
+        private final Map<String, Set<String>> values = new HashMap<>();
+
+        Chosen(Function bound) {
+            for (int step = 0; step < bound.scenario().size(); step++)
+                for (Map.Entry<String, String> e :
+                        bound.scenario().get(step).set().settings().entrySet()) {
+                    Set<String> all = values.computeIfAbsent(e.getKey(), k -> new HashSet<>());
+                    if (step > 0 && all.isEmpty()) start(e.getKey()).ifPresent(all::add);
+                    all.add(e.getValue());
+                }
+        }
+
+        private Optional<String> start(String key) {
+            String instance = key.substring(0, key.indexOf('.'));
+            return Optional.ofNullable(reach.instances.get(instance))
+                    .flatMap(i -> start(i, key.substring(instance.length() + 1)));
+        }
+
+        private static Optional<String> start(Instance i, String setting) {
+            return i.device().settings().stream()
+                    .filter(c -> c.name().equals(setting))
+                    .map(Choice::start)
+                    .findFirst();
+        }
+
+        /** Whether a rule asks for another value of a setting than it ever has. */
+        boolean shut(Reach.Ruled ruled) {
+            Guard when = ruled.rule().when();
+            return shut(when, ruled.instance())
+                    || when instanceof Guard.All all && all.guards().stream().anyMatch(g -> shut(g, ruled.instance()));
+        }
+
+        private boolean shut(Guard guard, Instance i) {
+            if (!(guard instanceof Guard.Setting s) || !inUse.contains(s.name())) return false;
+            Set<String> has = values.get(i.id() + "." + s.name());
+            return has == null
+                    ? start(i, s.name()).filter(v -> !v.equals(s.is())).isPresent()
+                    : !has.contains(s.is());
+        }
+    }
+
     private void nets(Reach.Socket s, Walk walk) {
         if (s.plus() != Reach.NOWHERE) end(s.instance(), s.plus(), walk);
         if (s.minus() != Reach.NOWHERE) end(s.instance(), s.minus(), walk);
@@ -249,9 +350,10 @@ final class Influence {
             if (s.in() == null
                     ? !s.signal().equals(signal)
                     : !reach.possible.getOrDefault(s.in(), Set.of()).contains(signal)) continue;
+            if (walk.chosen.shut(s.by())) continue;
             any = true;
             walk.ask(new Ran(s.by()));
-            if (s.in() != null) walk.ask(new Arriving(s.in(), signal));
+            if (s.in() != null && !walk.gate.equals(Optional.of(s.in()))) walk.ask(new Arriving(s.in(), signal));
         }
         return any;
     }

@@ -135,6 +135,11 @@ public final class Picture {
         return Optional.ofNullable(heard.arrived().getOrDefault(port, Map.of()).get(signal));
     }
 
+    /** Whether a signal that were at one port would arrive at another. */
+    public boolean passes(String signal, PortRef from, PortRef to) {
+        return new Signals(plan, inForce, solution, nets).passes(signal, from, to);
+    }
+
     public Collection<Arrival> arrivals(PortRef port) {
         return heard.arrived().getOrDefault(port, Map.of()).values();
     }

@@ -42,6 +42,20 @@ public final class Run {
         this.wirings = new Wirings(plan, assumption);
     }
 
+    private Run(Run other, Learned learned) {
+        this.plan = other.plan;
+        this.learned = learned;
+        this.assumption = other.assumption;
+        this.wirings = other.wirings;
+        this.tripped = other.tripped;
+        if (learned.equals(other.learned)) known.putAll(other.known);
+    }
+
+    /** The same installation once buttons are learned: its networks, solved so far, are the same. */
+    public Run having(Learned taught) {
+        return new Run(this, taught);
+    }
+
     public static Run of(Installation installation) {
         return new Run(installation, Learned.NOTHING, Assumption.ALL_FIRST);
     }

@@ -23,6 +23,10 @@ final class Signals {
     /** One leg of a pair alone, its partner on a common net, loses half the voltage. */
     private static final SignalLevel ONE_LEG = SignalLevel.of(-6);
 
+    /** No source is stronger than music at a speaker. */
+    private static final SignalLevel STRONG = SignalLevel.of(0);
+
+    private static final RuleRef NOBODY = new RuleRef("", "");
     private static final SignalLevel NO_LOSS = SignalLevel.of(0);
     private final Plan plan;
     private final BitSet inForce;
@@ -60,6 +64,19 @@ final class Signals {
         }
         while (!fresh.isEmpty()) carryOn(fresh.poll());
         return new Heard(arrived, List.copyOf(faint));
+    }
+
+    /** Whether a signal that were at one port, as strong as any, would arrive at another. */
+    boolean passes(String signal, PortRef from, PortRef to) {
+        Optional<Plan.Socket> start =
+                plan.sockets.stream().filter(s -> s.ref().equals(from)).findFirst();
+        if (start.isEmpty()) return false;
+        findCommonNets();
+        arrive(
+                new Arrival(signal, from, false, STRONG, new Volts(0), Optional.empty(), NOBODY, Optional.empty()),
+                start.get());
+        while (!fresh.isEmpty()) carryOn(fresh.poll());
+        return arrived.getOrDefault(to, Map.of()).containsKey(signal);
     }
 
     /** A net is common when it is ground or holds legs of two outputs. */

@@ -16,14 +16,16 @@ import velvetbezel.sheet.Plug;
  *
  * @param alone plugs of the car to be insulated and tied back
  * @param empty sockets of the new parts that nothing goes into
+ * @param links in-line links of the car that a part of the kit concerns
  */
-public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
+public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty, List<Link> links) {
     private static final Set<Instance.Owner> NEW = Set.of(Instance.Owner.RADIO, Instance.Owner.PART);
 
     public PlugUps {
         together = List.copyOf(together);
         alone = List.copyOf(alone);
         empty = List.copyOf(empty);
+        links = List.copyOf(links);
     }
 
     /** A plug of a device. */
@@ -39,6 +41,22 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
         /** Whether a fibre or other insert moves out of its old housing into a new one. */
         public boolean insert() {
             return first.plug.housing().isPresent() || second.plug.housing().isPresent();
+        }
+    }
+
+    /**
+     * A link in a lead of the car: two plugs of its own that are together when it leaves its maker.
+     *
+     * @param part what goes between its halves, or would
+     */
+    public record Link(End first, End second, State state, String part) {
+        public enum State {
+            /** The lead goes on through the part. */
+            THROUGH,
+            /** The part lies beside it and does nothing to it. */
+            CLOSED_BESIDE,
+            /** One half at least meets nothing: the lead ends here. */
+            OPEN
         }
     }
 
@@ -61,7 +79,50 @@ public record PlugUps(List<PlugUp> together, List<End> alone, List<End> empty) {
                 if (NEW.contains(i.owner()) && p.socket())
                     empty.add(new End(i.id(), i.device().name(), p));
             }
-        return new PlugUps(together, alone, empty);
+        return new PlugUps(together, alone, empty, links(installation));
+    }
+
+    private static List<Link> links(Installation installation) {
+        List<End> halves = installation.instances().stream()
+                .filter(i -> i.owner() == Instance.Owner.CAR && !i.id().equals(Builder.CAR))
+                .flatMap(i -> i.device().plugs().stream()
+                        .map(p -> new End(i.id(), i.device().name(), p)))
+                .toList();
+        List<Link> links = new ArrayList<>();
+        for (End a : halves)
+            for (End b : halves)
+                if (!a.plug.socket() && a.plug.mates(b.plug))
+                    link(installation, a, b).ifPresent(links::add);
+        return links;
+    }
+
+    /** Empty where no part of the kit has a plug for it. */
+    private static Optional<Link> link(Installation installation, End a, End b) {
+        return installation.instances().stream()
+                .filter(i -> i.owner() == Instance.Owner.PART)
+                .filter(i -> i.device().plugs().stream().anyMatch(p -> p.mates(a.plug) || p.mates(b.plug)))
+                .findFirst()
+                .map(part -> new Link(
+                        a,
+                        b,
+                        state(installation, a, b, part.id()),
+                        part.device().name()));
+    }
+
+    private static Link.State state(Installation installation, End a, End b, String part) {
+        Optional<String> first = partner(installation, a);
+        Optional<String> second = partner(installation, b);
+        if (first.equals(Optional.of(b.instance))) return Link.State.CLOSED_BESIDE;
+        return first.equals(Optional.of(part)) && second.equals(first) ? Link.State.THROUGH : Link.State.OPEN;
+    }
+
+    private static Optional<String> partner(Installation installation, End end) {
+        return installation.matings().stream()
+                .filter(m -> m.has(end.instance, end.plug.id()))
+                .map(m -> m.instance().equals(end.instance) && m.plug().equals(end.plug.id())
+                        ? m.otherInstance()
+                        : m.instance())
+                .findFirst();
     }
 
     private static boolean isNew(Installation installation, End end) {

@@ -226,6 +226,7 @@ class FrontTest {
     @ParameterizedTest
     @CsvSource({
         "corrick-ferryman-2006,pebblefen-p2,21",
+        "meridale-plover-2019-amplified,ondel-47,25",
         "hasterley-regent-1994,ondel-47,22",
         "brindlow-quern-2013,ondel-over-9,23",
         "meridale-plover-2019-plain,pebblefen-p2,24"
@@ -268,11 +269,18 @@ class FrontTest {
             Map<FunctionId, Kind> asBuilt = new HashMap<>();
             against.outcomes(built).forEach((f, o) -> asBuilt.put(f, o.kind()));
             assertEquals(
-                    asBuilt,
-                    compiled.kinds(choices),
+                    working(asBuilt),
+                    working(compiled.kinds(choices)),
                     () -> kit.stream().map(Sheet::id).toList().toString());
             tried++;
         }
+    }
+
+    private static Set<FunctionId> working(Map<FunctionId, Kind> kinds) {
+        return kinds.entrySet().stream()
+                .filter(k -> k.getValue().works())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     @Test

@@ -37,6 +37,21 @@ final class PlugsView {
                 .toList();
     }
 
+    /** What becomes of the car's in-line links that a part of the kit concerns. */
+    static List<String> links(PlugUps ups) {
+        return ups.links().stream()
+                .map(l -> "Link between %s and %s: %s".formatted(l.first().device(), l.second().device(), state(l)))
+                .toList();
+    }
+
+    private static String state(PlugUps.Link link) {
+        return switch (link.state()) {
+            case THROUGH -> "through %s.".formatted(link.part());
+            case CLOSED_BESIDE -> "closed, %s lies beside it and does nothing to it.".formatted(link.part());
+            case OPEN -> "open: the lead ends here. Close it, or put both halves on %s.".formatted(link.part());
+        };
+    }
+
     private static Optional<FunctionId> missed(OpenJob open, PlugUps.End socket) {
         return socket.plug().positions().stream()
                 .flatMap(p -> p.role().stream())

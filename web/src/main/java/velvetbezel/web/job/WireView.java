@@ -57,6 +57,7 @@ public record WireView(
         List<SetUpView.Line> setUp,
         List<Instead> instead,
         List<String> openSockets,
+        List<String> links,
         List<String> harm) {
     /** Kinds that a whole job can be made in. */
     private static final List<String> SCHOOLS = Arrays.stream(JointKind.values())
@@ -147,6 +148,7 @@ public record WireView(
                     List.of(),
                     List.of(),
                     List.of(),
+                    List.of(),
                     List.of());
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
@@ -192,6 +194,7 @@ public record WireView(
                 SetUpView.of(open),
                 instead(open, design),
                 PlugsView.openWork(open, ups),
+                PlugsView.links(ups),
                 design.misfed().stream().map(f -> Words.sentence(f.message())).toList());
     }
 
