@@ -74,8 +74,16 @@ record CaseFile(String id, int trap, JsonNode sheets, JsonNode expected) {
         return counts == null || counts.isNull() ? Optional.empty() : Optional.of(counts);
     }
 
+    /** As the trap has it: another one, or with a word of its sheet changed. */
     Sheet.Vehicle vehicle() {
-        return (Sheet.Vehicle) sheet(part("vehicle").orElseThrow());
+        String[] text = {part("vehicle").orElseThrow().toString()};
+        if (trap > 0 && trapped().has("instead"))
+            trapped()
+                    .get("instead")
+                    .properties()
+                    .forEach(e -> text[0] = text[0].replace(
+                            "\"" + e.getKey() + "\"", "\"" + e.getValue().asString() + "\""));
+        return (Sheet.Vehicle) SheetReader.read(Demo.parse(text[0]));
     }
 
     Sheet.Radio radio() {

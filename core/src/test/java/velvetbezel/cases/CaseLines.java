@@ -7,8 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
+import velvetbezel.Demo;
 import velvetbezel.function.FirstUse;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
@@ -18,12 +20,18 @@ import velvetbezel.harness.CapReason;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Assumption;
+import velvetbezel.run.Learned;
+import velvetbezel.run.Loaded;
 import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.sheet.SheetReader;
+import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
+import velvetbezel.units.Ohms;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.JointRow;
+import velvetbezel.worksheet.Load;
+import velvetbezel.worksheet.Loads;
 import velvetbezel.worksheet.PlugUps;
 import velvetbezel.worksheet.Worksheet;
 
@@ -31,6 +39,8 @@ import velvetbezel.worksheet.Worksheet;
 final class CaseLines {
     /** Volts that a meter at rest may be off by. */
     private static final double NEAR = 0.3;
+    /** Ohms that a meter and the wires may be off by. */
+    private static final double LOOSE = 0.1;
     /** Less than this is nothing steady. */
     private static final double NOTHING = 0.5;
 
@@ -100,6 +110,7 @@ final class CaseLines {
         caps();
         outcomes(file.expected().get("outcomes_structured"));
         readings();
+        ohms();
         faults();
     }
 
@@ -201,8 +212,7 @@ final class CaseLines {
         file.expected().get("readings").properties().forEach(state -> {
             JsonNode set = file.sheets().get("states").get(state.getKey());
             if (set == null) return;
-            VehicleState wanted =
-                    SheetReader.step(velvetbezel.Demo.parse(set.toString())).from(VehicleState.AT_REST);
+            VehicleState wanted = SheetReader.step(Demo.parse(set.toString())).from(VehicleState.AT_REST);
             Picture picture = run.in(wanted, first.memory()).picture();
             state.getValue().forEach(r -> reading(state.getKey(), r, picture));
         });
@@ -212,7 +222,7 @@ final class CaseLines {
         String at = reading.get("at").asString();
         String value = reading.get("value").asString();
         JsonNode place = file.sheets().get("places").get(at);
-        if (place == null || value.contains("ohm") || value.contains("between")) return;
+        if (place == null || value.contains(" / ")) return;
         String[] names = place.asString().split("\\.", 2);
         TerminalId id = new TerminalId(names[0], names[1]);
         double volts = picture.at(id).reading().map(v -> v.value()).orElse(0.0);
@@ -223,8 +233,58 @@ final class CaseLines {
         if (value.equals("nothing steady")) return Math.abs(volts) < NOTHING;
         String[] words = value.split(" ");
         if (words[0].equals("below")) return volts < Double.parseDouble(words[1]);
+        if (words[0].equals("between"))
+            return volts > Double.parseDouble(words[1]) - NEAR && volts < Double.parseDouble(words[3]) + NEAR;
         if (words[0].equals("above")) return volts > Double.parseDouble(words[1]);
         return Math.abs(volts - Double.parseDouble(words[0])) <= NEAR;
+    }
+
+    /** Read with the battery off; several readings of one place stand in one line, after each other. */
+    private void ohms() {
+        if (!file.sheets().has("ohms")) return;
+        Run run = new Run(installation, Learned.NOTHING, Assumption.ALL_FIRST);
+        for (JsonNode o : file.sheets().get("ohms")) {
+            String at = o.get("at").asString();
+            String value = ohms(at);
+            if (o.has("part")) value = value.split(", ")[o.get("part").asInt()];
+            Set<String> held = o.has("button") ? Set.of(o.get("button").asString()) : Set.of();
+            VehicleState off = VehicleState.AT_REST
+                    .with(StateField.BATTERY, "disconnected")
+                    .withButtons(held);
+            Optional<Double> found = Loaded.ohms(
+                            run.in(off, run.start()).picture(), terminal(o.get("from")), terminal(o.get("to")))
+                    .map(Ohms::value);
+            line("ohms %s %s".formatted(at, held), value, agrees(value, found) ? value : found);
+        }
+    }
+
+    private String ohms(String at) {
+        return file.expected().get("readings").properties().stream()
+                .flatMap(state -> state.getValue().valueStream())
+                .filter(r -> r.get("at").asString().equals(at))
+                .map(r -> r.get("value").asString())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static TerminalId terminal(JsonNode name) {
+        String[] names = name.asString().split("\\.", 2);
+        return new TerminalId(names[0], names[1]);
+    }
+
+    /** "open", "below 1 ohm", "about 4", "4 to 5", "90-150", "15 k". */
+    private static boolean agrees(String value, Optional<Double> found) {
+        if (value.equals("open") || found.isEmpty()) return value.equals("open") && found.isEmpty();
+        List<Double> numbers = Pattern.compile("\\d+( k)?")
+                .matcher(value)
+                .results()
+                .map(n -> n.group().endsWith("k")
+                        ? 1000 * Double.parseDouble(n.group().replace(" k", ""))
+                        : Double.parseDouble(n.group()))
+                .toList();
+        double low = value.startsWith("below") ? 0 : numbers.get(0) * (1 - LOOSE);
+        double high = numbers.get(numbers.size() > 1 ? 1 : 0) * (1 + LOOSE);
+        return found.get() >= low && found.get() <= high;
     }
 
     private void faults() {
@@ -235,6 +295,7 @@ final class CaseLines {
 
     private void trap() {
         JsonNode trap = file.trapped();
+        if (trap.has("refused")) line("refused", trap.get("refused").asString(), refused());
         if (trap.has("joints"))
             trap.get("joints").properties().forEach(e -> {
                 Set<String> expected = e.getValue()
@@ -266,6 +327,14 @@ final class CaseLines {
                             e.getValue().asString(),
                             outcomes.get(new FunctionId(e.getKey())).kind()));
         }
+    }
+
+    private String refused() {
+        if (!installation.faults().isEmpty()) return "tied";
+        return Loads.of(installation, worksheet, Demo.tables()).stream()
+                        .anyMatch(l -> l.kind() == Load.Kind.SPEAKER && l.verdict() == Load.Verdict.OVER)
+                ? "load"
+                : "taken";
     }
 
     private Optional<JointRow> row(String role) {

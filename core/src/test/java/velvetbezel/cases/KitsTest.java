@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import velvetbezel.Demo;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
@@ -32,6 +33,9 @@ import velvetbezel.match.RadioMatch;
 import velvetbezel.match.Wishes;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
+import velvetbezel.worksheet.Load;
+import velvetbezel.worksheet.Loads;
+import velvetbezel.worksheet.Worksheet;
 
 /** Parts that the ten jobs leave out, and what would come of them. */
 class KitsTest {
@@ -182,5 +186,40 @@ class KitsTest {
                 .get(0)
                 .things()
                 .contains(new Lacking.Thing(Optional.empty(), "relay is in the library")));
+    }
+
+    /** 9.94 A on a lead good for 10 A is borne; that no fuse suits both load and lead is what is wrong. */
+    @Test
+    void nearlyFullLeadIsBorneAndTheMissingFuseIsNamed() {
+        Installation job = CaseFile.of("N1", 0).built();
+        List<Load> loads = Loads.of(job, Worksheet.of(job), Demo.tables());
+        Load ground = loads.stream()
+                .filter(l -> l.what().equals("ground"))
+                .findFirst()
+                .orElseThrow();
+        assertTrue(ground.figures().startsWith("9.94 A on the 18 AWG lead"), ground::figures);
+        assertFalse(ground.verdict().wrong());
+        assertEquals(
+                List.of("constant, its fuse"),
+                loads.stream().filter(l -> l.verdict().wrong()).map(Load::what).toList());
+    }
+
+    /** The shells of the plugs lie on one return: they share, and drive nothing. */
+    @Test
+    void rcaSetsOnACommonReturnAreNoTiedOutputs() {
+        CaseFile job = CaseFile.of("N2", 0);
+        Installation i = job.built();
+        assertTrue(job.vehicle().car().plugs().stream()
+                .flatMap(p -> p.positions().stream())
+                .anyMatch(p -> p.role().equals(Optional.of(LeadRole.LINE_COMMON))));
+        assertEquals(List.of(), i.faults());
+    }
+
+    @Test
+    void whatIsRefusedNamesPlugAndPositionOfBothSides() {
+        assertEquals(
+                "two outputs are tied together: Z4.1 of factory amplifier and rr+ of Wexcombe E3. "
+                        + "Leave one out, or put a diode or relay between them.",
+                CaseFile.of("N9", 1).built().faults().get(0).message());
     }
 }

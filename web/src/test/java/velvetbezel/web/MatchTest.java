@@ -2,6 +2,7 @@ package velvetbezel.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Locator;
@@ -9,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -18,6 +20,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
 import velvetbezel.Demo;
 import velvetbezel.sheet.SheetTree;
@@ -181,11 +185,13 @@ class MatchTest extends InBrowser {
                 Site.words(none));
     }
 
-    @Test
-    void quoteAndRecordAgreeInMoneyAndNameItsCurrency() {
-        Job job = job(
-                "corrick-ferryman-2006",
-                Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
+    @ParameterizedTest
+    @ValueSource(strings = {"", "use/thornlea-iso-steering=own", "need/dash kit=own part"})
+    void quoteAndRecordAgreeInMoneyAndNameItsCurrency(String decided) {
+        Map<String, String> fields =
+                new HashMap<>(Map.of("radio", "pebblefen-p2", "parts", "quillmoor-sleeve,thornlea-iso-steering"));
+        if (!decided.isEmpty()) fields.put(decided.split("=")[0], decided.split("=")[1]);
+        Job job = job("corrick-ferryman-2006", fields);
         Site site = new Site(TestApp.url(), "ines");
         String quote = Site.words(site.get("/jobs/%d/quote".formatted(job.number())));
         String record = Site.words(site.get("/jobs/%d/hand-over".formatted(job.number())));
@@ -193,6 +199,25 @@ class MatchTest extends InBrowser {
         assertTrue(total.find(), quote);
         assertTrue(quote.contains("All prices in EUR, tax included."), quote);
         assertTrue(record.contains("Together, in EUR, tax included " + total.group(1)), record);
+    }
+
+    @Test
+    void paperForTheCustomerShowsNoInnerPaths() {
+        Job job = job(
+                "corrick-ferryman-2006",
+                Map.of(
+                        "radio",
+                        "pebblefen-p2",
+                        "parts",
+                        "quillmoor-sleeve,thornlea-iso-steering",
+                        "settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour",
+                        "grey/green"));
+        Site site = new Site(TestApp.url(), "ines");
+        String record = Site.words(site.get("/jobs/%d/hand-over".formatted(job.number())));
+        assertTrue(record.contains("Position A6, colour: grey/green"), record);
+        Pattern path = Pattern.compile("plugs\\[|positions\\[|\\b[a-z]+\\.[a-z]+\\.[a-z]+\\b");
+        for (String paper : List.of(record, Site.words(site.get("/jobs/%d/quote".formatted(job.number())))))
+            assertFalse(path.matcher(paper).find(), paper);
     }
 
     @Test

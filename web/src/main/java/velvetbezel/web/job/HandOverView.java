@@ -128,8 +128,10 @@ public record HandOverView(
         Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
         List<Sheet.Part> parts =
                 List.copyOf(design.installation().recipe().parts().values());
-        Market market = prices.of(
-                Stream.concat(Stream.of(radio), parts.stream()).map(Sheet::id).toList());
+        Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream())
+                        .map(Sheet::id)
+                        .toList())
+                .owning(OpenJob.owned(open.job()));
         return Goods.of(open, radio, parts, market, Goods.materials(open, design));
     }
 
@@ -138,7 +140,8 @@ public record HandOverView(
         return open.job().fields().entrySet().stream()
                 .filter(f -> f.getKey().startsWith("settled/"))
                 .sorted(Map.Entry.comparingByKey())
-                .map(f -> phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "") + ": " + f.getValue())
+                .map(f -> Words.sentence(phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "")) + ": "
+                        + f.getValue())
                 .toList();
     }
 }

@@ -5,6 +5,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
@@ -16,6 +18,7 @@ import velvetbezel.sheet.Trait;
 /** How fields of a job and changes to them are told in the log. */
 final class Phrases {
     private static final int SHORT = 60;
+    private static final Pattern POSITION = Pattern.compile("plugs\\[(.+)]\\.positions\\[position (.+)]\\.(\\w+)");
     private final OpenJob open;
 
     Phrases(OpenJob open) {
@@ -93,9 +96,17 @@ final class Phrases {
             case "reading" -> "Measured at " + rest.replace("/", ", ");
             case "goods" -> "Goods-in, " + GoodsInView.name(open, rest.substring(0, rest.indexOf('/'))) + ", "
                     + rest.substring(rest.indexOf('/') + 1);
-            case "settled" -> "Settled on this car, " + rest.substring(rest.indexOf('/') + 1);
+            case "settled" -> "Settled on this car, " + place(rest.substring(rest.indexOf('/') + 1));
             default -> field;
         };
+    }
+
+    /** A path of a sheet as people say it: "position A8, colour". */
+    private static String place(String path) {
+        Matcher at = POSITION.matcher(path);
+        if (!at.matches()) return path.replaceAll("[\\[\\].]+", " ");
+        String plug = at.group(1);
+        return "position %s%s, %s".formatted(plug.length() == 1 ? plug : plug + " ", at.group(2), at.group(3));
     }
 
     private String function(String id) {

@@ -40,7 +40,8 @@ final class PlugsView {
     /** What becomes of the car's in-line links that a part of the kit concerns. */
     static List<String> links(PlugUps ups) {
         return ups.links().stream()
-                .map(l -> "Link between %s and %s: %s".formatted(l.first().device(), l.second().device(), state(l)))
+                .map(l -> "Link between %s and %s: %s"
+                        .formatted(l.first().device(), l.second().device(), state(l)))
                 .toList();
     }
 
