@@ -15,6 +15,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
+import velvetbezel.match.KitDecisions;
 import velvetbezel.match.Market;
 import velvetbezel.match.RadioMatch;
 import velvetbezel.match.Wishes;
@@ -156,6 +157,6 @@ public final class Seeded {
                 parts,
                 Workshop.catalogue(),
                 Outcomes.fulfilled(factory, Workshop.catalogue()),
-                velvetbezel.match.KitDecisions.NONE);
+                KitDecisions.NONE);
     }
 }
