@@ -49,7 +49,7 @@ public final class Builder {
             draft.add(new Instance(RADIO, sheet.id(), Instance.Owner.RADIO, radio.device()));
         if (sheet instanceof Sheet.Part part)
             part.device().ifPresent(d -> draft.add(new Instance(part.id(), sheet.id(), Instance.Owner.PART, d)));
-        return OutputsTied.in(draft);
+        return OutputsTied.in(draft, new Components(draft.conductors));
     }
 
     /** What a recipe makes. */
@@ -71,7 +71,7 @@ public final class Builder {
                 joining.joints(),
                 matings,
                 joining.caps(),
-                OutputsTied.in(draft),
+                OutputsTied.in(draft, joining.nets()),
                 joining.substitutes(),
                 settings(recipe),
                 Map.of(),

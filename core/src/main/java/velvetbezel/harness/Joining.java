@@ -21,6 +21,7 @@ final class Joining {
     private final Substitutes substitutes;
     private final Map<TerminalId, Cap> caps = new LinkedHashMap<>();
     private final List<Joint> joints = new ArrayList<>();
+    private Components nets;
 
     Joining(Draft draft, Recipe recipe, List<Mating> matings) {
         this.draft = draft;
@@ -31,6 +32,12 @@ final class Joining {
 
     List<Joint> joints() {
         return joints;
+    }
+
+    /** What hangs together once all is joined. */
+    Components nets() {
+        if (nets == null) nets = new Components(draft.conductors);
+        return nets;
     }
 
     List<Cap> caps() {
@@ -69,7 +76,7 @@ final class Joining {
             left.addAll(groups.left());
         });
         joints.sort(Comparator.comparing(Joint::id));
-        NoPartner why = new NoPartner(draft, all, bypass);
+        NoPartner why = new NoPartner(draft, all, bypass, this::nets);
         for (End e : left) if (!e.tap()) cap(e, why.of(e));
     }
 

@@ -22,6 +22,7 @@ final class Matings {
     private final List<Mating> made = new ArrayList<>();
     private final Set<String> taken = new HashSet<>();
     private final Map<String, Plug> seen = new HashMap<>();
+    private final Map<String, List<End>> byFamily = new HashMap<>();
 
     Matings(Draft draft) {
         this.draft = draft;
@@ -39,6 +40,9 @@ final class Matings {
             if (i.use() != Use.LATER) for (Plug p : i.device().plugs()) ends.add(new End(i, p));
         ends.sort(Comparator.<End, Boolean>comparing(e -> e.plug().housing().isPresent())
                 .thenComparing(e -> !e.instance().id().equals(Builder.CAR)));
+        for (End end : ends)
+            byFamily.computeIfAbsent(end.plug().family(), k -> new ArrayList<>())
+                    .add(end);
         for (End end : ends) {
             if (taken.contains(end.key())) continue;
             best(end, ends).ifPresent(other -> mate(end, other));
@@ -47,13 +51,22 @@ final class Matings {
     }
 
     private Optional<End> best(End end, List<End> ends) {
-        return ends.stream()
-                .filter(o -> free(o, end) && mates(o, end) && goesAlong(end, o) && goesAlong(o, end))
-                .filter(o -> !leftToAPart(end, o, ends))
-                .max(Comparator.<End>comparingInt(o -> o.instance().owner() == Instance.Owner.PART ? 1 : 0)
-                        .thenComparingInt(o -> as(end).agreement(as(o)))
-                        .thenComparing(
-                                Comparator.<End>comparingInt(ends::indexOf).reversed()));
+        End best = null;
+        for (End o : byFamily.get(end.plug().family()))
+            if (free(o, end)
+                    && mates(o, end)
+                    && goesAlong(end, o)
+                    && goesAlong(o, end)
+                    && !leftToAPart(end, o, ends)
+                    && (best == null || better(o, best, end))) best = o;
+        return Optional.ofNullable(best);
+    }
+
+    /** A part before others, then the one that agrees in more positions; of equals the first. */
+    private boolean better(End o, End than, End end) {
+        boolean part = o.instance().owner() == Instance.Owner.PART;
+        if (part != (than.instance().owner() == Instance.Owner.PART)) return part;
+        return as(end).agreement(as(o)) > as(end).agreement(as(than));
     }
 
     private boolean free(End o, End end) {

@@ -2,11 +2,12 @@ package velvetbezel.harness;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.Supplier;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
@@ -15,6 +16,7 @@ import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.Position;
+import velvetbezel.sheet.Rule;
 
 /** Why a lead that found no partner has none: the first reason that is true of the installation. */
 final class NoPartner {
@@ -32,11 +34,12 @@ final class NoPartner {
     private final List<End> all;
     private final Bypass bypass;
     /** Of all joints, once somebody asks. */
-    private Components nets;
+    private final Supplier<Components> nets;
 
     private Map<String, List<TerminalId>> listening;
 
-    NoPartner(Draft draft, List<End> all, Bypass bypass) {
+    NoPartner(Draft draft, List<End> all, Bypass bypass, Supplier<Components> nets) {
+        this.nets = nets;
         this.draft = draft;
         this.all = all;
         this.bypass = bypass;
@@ -109,34 +112,37 @@ final class NoPartner {
     }
 
     private static Set<String> heard(Device radio, Port port) {
-        return radio.rules().stream()
-                .flatMap(r -> r.when().parts())
-                .filter(g -> g instanceof Guard.Hears h && h.port().equals(port.id()))
-                .map(g -> ((Guard.Hears) g).signal())
-                .collect(Collectors.toSet());
+        Set<String> signals = new HashSet<>();
+        for (Rule rule : radio.rules()) heard(rule.when(), port, signals);
+        return signals;
+    }
+
+    private static void heard(Guard guard, Port port, Set<String> signals) {
+        if (guard instanceof Guard.Hears h && h.port().equals(port.id())) signals.add(h.signal());
+        for (Guard inner : guard.inner()) heard(inner, port, signals);
     }
 
     private Optional<TerminalId> teller(TerminalId socket, String signal) {
-        if (nets == null) nets = new Components(draft.conductors);
-        List<TerminalId> net = nets.with(socket);
         for (Instance part : draft.instances) {
             if (part.owner() != Instance.Owner.PART) continue;
             for (Port port : part.device().ports()) {
-                if (port.medium() != Medium.DATA || port.plus().isEmpty()) continue;
+                if (port.medium() != Medium.DATA || port.plus().isEmpty() || !tells(part.device(), port, signal))
+                    continue;
                 TerminalId plus = part.terminal(port.plus().get());
-                if (net.contains(plus) && tells(part.device(), port, signal)) return Optional.of(plus);
+                if (nets.get().with(socket).contains(plus)) return Optional.of(plus);
             }
         }
         return Optional.empty();
     }
 
     private static boolean tells(Device part, Port port, String signal) {
-        return part.rules().stream()
-                .flatMap(r -> r.then().stream())
-                .anyMatch(e -> e instanceof Effect.Emit m
+        for (Rule rule : part.rules())
+            for (Effect e : rule.then())
+                if (e instanceof Effect.Emit m
                                 && m.port().equals(port.id())
                                 && m.signal().equals(signal)
-                        || e instanceof Effect.Carry c && c.out().equals(port.id()));
+                        || e instanceof Effect.Carry c && c.out().equals(port.id())) return true;
+        return false;
     }
 
     /** The car's antenna passes its signal on without being fed: no rule of it asks for a voltage or draws current. */

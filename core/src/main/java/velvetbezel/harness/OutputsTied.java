@@ -32,15 +32,16 @@ final class OutputsTied {
         }
     }
 
-    static List<Fault> in(Draft draft) {
-        return new OutputsTied().find(draft);
+    /** @param nets what hangs together in the draft */
+    static List<Fault> in(Draft draft, Components nets) {
+        return new OutputsTied().find(draft, nets);
     }
 
-    private List<Fault> find(Draft draft) {
+    private List<Fault> find(Draft draft, Components nets) {
         for (Instance instance : draft.instances) collect(instance);
         for (Terminal t : draft.terminals.values()) leadThatGives(draft, t);
         List<Fault> faults = new ArrayList<>();
-        for (List<TerminalId> group : new Components(draft.conductors).groups()) {
+        for (List<TerminalId> group : nets.groups()) {
             List<Output> here = group.stream()
                     .filter(outputs::containsKey)
                     .map(outputs::get)
