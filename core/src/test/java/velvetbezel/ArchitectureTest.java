@@ -23,8 +23,8 @@ class ArchitectureTest {
             "circuit",
             "run",
             "function",
-            "match",
             "worksheet",
+            "match",
             "prove",
             "identify");
     private static final JavaClasses CORE = new ClassFileImporter()

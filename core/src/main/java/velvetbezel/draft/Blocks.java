@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Node;
 
 /**
@@ -38,6 +40,19 @@ public record Blocks(List<Standard> vehicle, List<Block> device) {
             Map<String, Object> adds,
             Map<String, Object> to,
             Map<String, Object> radio) {}
+
+    /** The standard devices of a car whose plugs carry some roles. */
+    List<Standard> behind(Set<String> present) {
+        return vehicle.stream()
+                .filter(b -> b.needs().stream().map(Blocks::label).allMatch(present::contains)
+                        && b.unless().stream().map(Blocks::label).noneMatch(present::contains))
+                .toList();
+    }
+
+    /** A role as its label, whatever minus sign a file has. */
+    static String label(String role) {
+        return LeadRole.find(role).map(LeadRole::label).orElse(role);
+    }
 
     public List<Block> of(String kind) {
         return device.stream().filter(b -> b.kind().equals(kind)).toList();

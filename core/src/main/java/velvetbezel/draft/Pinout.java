@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
@@ -102,15 +101,12 @@ public record Pinout(
                                                     .formatted(line.role))));
             roles.values().forEach(r -> present.add(r.label()));
             if (fed) present.add(FED);
-            chosen = blocks.vehicle().stream()
-                    .filter(b -> present.containsAll(labels(b.needs()))
-                            && labels(b.unless()).stream().noneMatch(present::contains))
-                    .toList();
+            chosen = blocks.behind(present);
         }
 
         Map<String, Object> sheet(Map<String, Object> source) {
             Map<String, Object> to = new HashMap<>();
-            chosen.forEach(b -> b.to().forEach((role, terminal) -> to.put(label(role), terminal)));
+            chosen.forEach(b -> b.to().forEach((role, terminal) -> to.put(Blocks.label(role), terminal)));
             for (PlugLines plug : plugs)
                 for (Line line : plug.lines)
                     if (roles.containsKey(key(plug, line))
@@ -146,18 +142,7 @@ public record Pinout(
             sheet.put("buttons", buttons);
             sheet.put("cautions", List.of(BEHIND));
             Map<String, Object> built = new LinkedHashMap<>();
-            Map<String, Object> radio = new LinkedHashMap<>(Map.of("id", "factory radio", "name", "factory radio"));
-            for (Blocks.Standard block : chosen) {
-                built = Merge.objects(built, filled(block.adds()));
-                radio = Merge.objects(radio, filled(block.radio()));
-            }
-            Map<?, ?> names = (Map<?, ?>) radio.remove("names");
-            radio.put(
-                    "plugs",
-                    plugs.stream()
-                            .map(p -> plug(p, !p.socket, line -> radioPosition(p, line, names)))
-                            .toList());
-            named(radio, names);
+            for (Blocks.Standard block : chosen) built = Merge.objects(built, filled(block.adds()));
             if (present.contains("steering 1")) ladder(built);
             sheet.put("devices", built.getOrDefault("devices", List.of()));
             sheet.put("wires", built.getOrDefault("wires", List.of()));
@@ -166,7 +151,7 @@ public record Pinout(
                     plugs.stream()
                             .map(p -> plug(p, p.socket, line -> carPosition(p, line, to)))
                             .toList());
-            sheet.put("radio", radio);
+            sheet.put("radio", radio());
             return sheet;
         }
 
@@ -216,33 +201,18 @@ public record Pinout(
             return position;
         }
 
-        /** The first position of a role has the name that the radio's rules use. */
-        private Map<String, Object> radioPosition(PlugLines plug, Line line, Map<?, ?> names) {
-            LeadRole role = roles.get(key(plug, line));
-            Map<String, Object> position = new LinkedHashMap<>();
-            position.put("position", line.position);
-            if (first(plug, line, role))
-                names.forEach((r, n) -> {
-                    if (label((String) r).equals(role.label())) position.put("name", n);
-                });
-            position.put("role", role.label());
-            return position;
+        private Map<String, Object> radio() {
+            List<FactoryRadio.Wired> wires = plugs.stream()
+                    .flatMap(p -> p.lines.stream().map(l -> wired(p, l)))
+                    .toList();
+            FactoryRadio radio = new FactoryRadio(wires, chosen, Map.of("buttons", buttons));
+            return radio.tree(plugs.stream()
+                    .map(p -> plug(p, !p.socket, line -> radio.position(line.position, wired(p, line))))
+                    .toList());
         }
 
-        private boolean first(PlugLines plug, Line line, LeadRole role) {
-            for (PlugLines p : plugs)
-                for (Line l : p.lines) if (roles.get(key(p, l)) == role) return p == plug && l == line;
-            return false;
-        }
-
-        /** Names that the rules use and no position has become terminals of the radio. */
-        private void named(Map<String, Object> radio, Map<?, ?> names) {
-            List<Object> terminals = names.entrySet().stream()
-                    .filter(e -> !present.contains(label((String) e.getKey())))
-                    .map(Map.Entry::getValue)
-                    .distinct()
-                    .collect(Collectors.toCollection(ArrayList::new));
-            if (!terminals.isEmpty()) radio.put("terminals", terminals);
+        private FactoryRadio.Wired wired(PlugLines plug, Line line) {
+            return new FactoryRadio.Wired(plug.id, String.valueOf(line.position), roles.get(key(plug, line)));
         }
 
         private void ladder(Map<String, Object> built) {
@@ -290,14 +260,5 @@ public record Pinout(
 
     private static String path(PlugLines plug, Line line) {
         return "plugs[%s].positions[position %d]".formatted(plug.id, line.position);
-    }
-
-    /** A role as its label, whatever minus sign a file has. */
-    private static String label(String role) {
-        return LeadRole.find(role).map(LeadRole::label).orElse(role);
-    }
-
-    private static Set<String> labels(List<String> roles) {
-        return roles.stream().map(Pinout::label).collect(Collectors.toSet());
     }
 }

@@ -28,6 +28,7 @@ public sealed interface Sheet {
      * @param buttons the steering-wheel buttons, in the order in which they are learned
      * @param traits  what tells it from its look-alikes
      * @param space   the opening and the room behind it
+     * @param families what is known of the faces of its plugs
      */
     record Vehicle(
             Header header,
@@ -46,7 +47,8 @@ public sealed interface Sheet {
             List<String> buttons,
             List<Caution> cautions,
             Map<Trait, String> traits,
-            Geometry space)
+            Geometry space,
+            List<PlugFamily> families)
             implements Sheet {
         public Vehicle {
             devices = List.copyOf(devices);
@@ -54,6 +56,7 @@ public sealed interface Sheet {
             buttons = List.copyOf(buttons);
             cautions = List.copyOf(cautions);
             traits = Map.copyOf(traits);
+            families = List.copyOf(families);
         }
 
         /** The same with other plugs at the radio's place. */
@@ -75,7 +78,16 @@ public sealed interface Sheet {
                     buttons,
                     cautions,
                     traits,
-                    space);
+                    space,
+                    families);
+        }
+
+        /** What is known of a plug's face. */
+        public Optional<PlugFamily> family(Plug plug) {
+            return families.stream()
+                    .filter(f -> f.name().equals(plug.family()))
+                    .filter(f -> f.rows().stream().mapToInt(List::size).sum() == plug.size())
+                    .findFirst();
         }
     }
 

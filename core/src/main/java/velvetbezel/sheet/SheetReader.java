@@ -175,7 +175,8 @@ public final class SheetReader {
                 "buttons",
                 "cautions",
                 "traits",
-                "geometry");
+                "geometry",
+                "families");
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
         List<Device> devices =
@@ -239,7 +240,8 @@ public final class SheetReader {
                                 n.at("why").text("")))
                         .toList(),
                 traits(node.at("traits")),
-                facts.geometry(node.at("geometry")));
+                facts.geometry(node.at("geometry")),
+                node.at("families").list().stream().map(PlugFamily::read).toList());
     }
 
     private static Map<Trait, String> traits(Node node) {

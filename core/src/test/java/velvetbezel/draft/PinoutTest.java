@@ -31,7 +31,7 @@ import velvetbezel.sheet.SheetReader;
 
 /** Vehicles from paper pinouts, and devices from building blocks: what comes out runs like any other sheet. */
 class PinoutTest {
-    private static final Blocks BLOCKS = blocks();
+    static final Blocks BLOCKS = blocks();
     private static final Map<String, Object> PAPER = Map.of("from", "printed", "by", "label on the chassis");
 
     private static Blocks blocks() {

@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
 import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.PlugFamily;
 
 class PlugDrawingTest {
     private static final Plug MAIN = Demo.crossover().car().plugs().get(0);
@@ -47,5 +48,15 @@ class PlugDrawingTest {
                         .map(PlugDrawing.Cell::y)
                         .distinct()
                         .count());
+    }
+
+    @Test
+    void faceOfAKnownFamilyIsDrawnAsItLiesInTheHand() {
+        PlugDrawing face = PlugDrawing.of(MAIN, Demo.crossover().family(MAIN), PlugFamily.Side.MATING_SIDE);
+        assertEquals("1", face.cells().get(0).number());
+        assertEquals("9", face.cells().get(8).number());
+        assertEquals("Seen from the mating side, latch at the top.", face.seen());
+        Shapes.Box latch = face.latch().orElseThrow();
+        assertTrue(latch.y() + latch.height() <= face.cells().get(0).y());
     }
 }

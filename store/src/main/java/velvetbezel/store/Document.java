@@ -3,6 +3,7 @@ package velvetbezel.store;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.draft.FactoryRadio;
 import velvetbezel.function.Catalogue;
 import velvetbezel.harness.Builder;
 import velvetbezel.sheet.Fault;
@@ -25,7 +26,7 @@ public record Document(
         Optional<Tables> tables) {
     /** @throws InvalidInput with every fault */
     public static Document read(String body) {
-        Object tree = Json.parse(body);
+        Object tree = tree(body);
         if (tree instanceof Map<?, ?> map && "functions".equals(map.get("kind"))) {
             Catalogue catalogue = Catalogue.read(tree);
             return new Document(
@@ -53,6 +54,11 @@ public record Document(
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Document(
                 sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty(), Optional.empty());
+    }
+
+    /** What a text says, with the factory radio that a vehicle's sheet leaves out. */
+    public static Object tree(String body) {
+        return FactoryRadio.in(Json.parse(body), StandardBlocks.all());
     }
 
     private static String kind(Sheet sheet) {

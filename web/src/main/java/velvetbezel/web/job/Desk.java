@@ -31,7 +31,6 @@ import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
-import velvetbezel.store.Json;
 import velvetbezel.store.Library;
 
 /** Opens a job: its sheets with what was measured on this car, and everything computed from them. */
@@ -197,7 +196,7 @@ public class Desk {
         as(Sheet.Vehicle.class, document);
         Map<String, String> facts = Offering.facts(job);
         if (facts.isEmpty()) return document.sheet().orElseThrow();
-        Object tree = Json.parse(document.body());
+        Object tree = Document.tree(document.body());
         for (var fact : facts.entrySet())
             tree = SheetTree.measured(
                     tree, fact.getKey(), value(fact.getKey(), fact.getValue()), "job " + job.number());

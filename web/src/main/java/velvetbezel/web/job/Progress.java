@@ -77,7 +77,8 @@ record Progress(State state, String note) {
                 && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES))
                 && open.measured().stream().allMatch(OpenJob.Measured::agrees)
                 && open.design().get().worksheet().caps().stream()
-                        .allMatch(c -> open.done(Fields.cap(c.lead().id())));
+                        .allMatch(c -> open.done(Fields.cap(c.lead().id())))
+                && SetUpView.of(open).stream().allMatch(SetUpView.Line::set);
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
         return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);
     }

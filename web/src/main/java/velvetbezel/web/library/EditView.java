@@ -10,6 +10,7 @@ import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.PlugFamily;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
@@ -45,6 +46,13 @@ public record EditView(
             String by,
             List<String> claims) {}
 
+    /** The side that a person with the plug in the hand looks at. */
+    private static PlugDrawing drawing(Sheet sheet, Plug plug) {
+        return sheet instanceof Sheet.Vehicle v
+                ? PlugDrawing.of(plug, v.family(plug), PlugFamily.Side.WIRE_SIDE)
+                : PlugDrawing.of(plug);
+    }
+
     static EditView of(
             Sheet sheet,
             String shelf,
@@ -56,7 +64,7 @@ public record EditView(
             List<Fault> faults) {
         List<Plug> plugs = Editing.plugs(sheet);
         List<Face> faces = plugs.stream()
-                .map(p -> new Face(p.id(), heading(p), PlugDrawing.of(p), p.id().equals(plug) ? position : ""))
+                .map(p -> new Face(p.id(), heading(p), drawing(sheet, p), p.id().equals(plug) ? position : ""))
                 .toList();
         Optional<Form> form = plugs.stream()
                 .filter(p -> p.id().equals(plug))
