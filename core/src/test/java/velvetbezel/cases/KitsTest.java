@@ -4,7 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +35,8 @@ import velvetbezel.match.RadioMatch;
 import velvetbezel.match.Wishes;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
+import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.SheetReader;
 import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.Loads;
 import velvetbezel.worksheet.Worksheet;
@@ -221,5 +225,25 @@ class KitsTest {
                 "two outputs are tied together: Z4.1 of factory amplifier and rr+ of Wexcombe E3. "
                         + "Leave one out, or put a diode or relay between them.",
                 CaseFile.of("N9", 1).built().faults().get(0).message());
+    }
+
+    /** A loom cut together with its aerial lead: the sheet is right, and the end of the lead lies among the others. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void cutLoomWithAnAntennaLeadIsRead() {
+        CaseFile job = CaseFile.of("N5", 0);
+        Map<String, Object> car =
+                (Map<String, Object>) Demo.parse(job.sheets().get("vehicle").toString());
+        List<Object> plugs = new ArrayList<>((List<Object>) car.get("plugs"));
+        plugs.removeIf(p -> ((Map<String, Object>) p).get("id").equals("antenna"));
+        Map<String, Object> stub = new LinkedHashMap<>((Map<String, Object>) plugs.get(0));
+        List<Object> ends = new ArrayList<>((List<Object>) stub.get("positions"));
+        ends.add(Map.of("position", 11, "role", "antenna", "to", "antenna.centre", "bare", true));
+        stub.putAll(Map.of("positions", ends, "size", 11));
+        car.put("plugs", List.of(stub));
+        Sheet.Vehicle cut = (Sheet.Vehicle) SheetReader.read(car);
+        assertEquals(List.of(), Builder.faultsOf(cut));
+        Installation built = Builder.replacement(cut, job.radio(), List.of());
+        assertTrue(built.caps().stream().anyMatch(c -> c.lead().toString().startsWith("car.stub.11")));
     }
 }
