@@ -27,6 +27,9 @@ public record Before(String text, List<Integer> joints) {
     /** In the order in which to do it: routed, plugged, passed through, slid on. */
     public static List<Before> of(Installation installation, Worksheet worksheet, Sizing sizing) {
         List<Before> steps = new ArrayList<>();
+        if (installation.recipe().parts().values().stream().anyMatch(Before::cutsPlugsOff))
+            steps.add(new Before(
+                    "Mark each wire with its position, then cut the plugs off with their ends left long.", List.of()));
         for (Map.Entry<String, Sheet.Part> e : installation.recipe().parts().entrySet()) {
             List<Integer> joints = worksheet.joints().stream()
                     .filter(j ->
@@ -52,6 +55,11 @@ public record Before(String text, List<Integer> joints) {
                         List.of())));
         steps.addAll(slidOn(worksheet, sizing));
         return steps;
+    }
+
+    /** A harness that is nothing but cuts: the radio is hard-wired. */
+    private static boolean cutsPlugsOff(Sheet.Part part) {
+        return part.kind() == PartKind.VEHICLE_HARNESS_ADAPTER && part.device().isEmpty() && part.cuts() > 0;
     }
 
     private static List<Access> access(Installation installation, String instance) {

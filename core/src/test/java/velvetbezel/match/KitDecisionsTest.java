@@ -21,7 +21,11 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.Recipe;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.worksheet.Before;
 import velvetbezel.worksheet.GoodsIn;
+import velvetbezel.worksheet.Sizing;
+import velvetbezel.worksheet.Ways;
+import velvetbezel.worksheet.Worksheet;
 
 /** Own parts, parts made by hand, a hard-wired radio, and nothing at all: each fills a need of a kit. */
 class KitDecisionsTest {
@@ -161,5 +165,17 @@ class KitDecisionsTest {
                 GoodsIn.of(Builder.build(recipe)).stream()
                         .map(GoodsIn.Check::sheet)
                         .collect(Collectors.toSet()));
+    }
+
+    @Test
+    void wiresAreMarkedBeforeTheirPlugsAreCutOff() {
+        KitDecisions wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
+        Installation cut = kit(wired, FRAME).build(wired.in(Demo.minibus()));
+        Worksheet worksheet = Worksheet.of(cut);
+        assertEquals(
+                "Mark each wire with its position, then cut the plugs off with their ends left long.",
+                Before.of(cut, worksheet, new Sizing(Demo.tables(), Ways.USUAL))
+                        .get(0)
+                        .text());
     }
 }

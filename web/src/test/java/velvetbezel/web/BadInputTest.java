@@ -58,6 +58,14 @@ class BadInputTest {
         trait/smell    | leather               | is no field of a job.
         as built/A/4   | warmth                | "warmth" is not allowed; one of no wire, ground
         as built/A/1   | amp remote            | this car's sheet has no wire for amp remote at any plug; add it to the sheet first.
+        need/dash kit  | hard-wired            | "hard-wired" is not allowed; one of own part, made by hand, none wanted.
+        need/harness   | none wanted           | "none wanted" is not allowed; one of own part, made by hand, hard-wired.
+        need/roof      | own part              | is no field of a job.
+        need minutes/dash kit | two hours      | "two hours" is no time; type whole minutes such as 90.
+        need material/dash kit | a little      | "a little" is no amount; type a number such as 450 or 450.00.
+        also/banana    | wanted                | is no kind of part; one of dash kit, vehicle harness adapter
+        also/amplifier | yes                   | "yes" is not allowed; one of wanted.
+        use/anything   | stolen                | "stolen" is not allowed; one of fitted, later, own, made.
         as built/Z/1   | no wire               | is no position of this car's plugs.
         vehicle        | no-such-car           | This sheet is not in the library; import it, or choose another.
         settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour | blurple | "blurple" is not known; allowed: a colour or base/stripe from:
