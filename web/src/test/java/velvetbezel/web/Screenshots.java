@@ -1,18 +1,31 @@
 package velvetbezel.web;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.Demo;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Json;
+import velvetbezel.store.Library;
 
 /** Takes the pictures of docs/screenshots from the demo: see README.md */
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
 class Screenshots extends InBrowser {
+    private static final JsonMapper JSON = new JsonMapper();
+
     @Test
     void takeThem() {
         work("Rowing club's minibus", minibus());
@@ -34,9 +47,8 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/arrive", "arrive");
         match(bench, "/jobs/215/match");
         picture(bench, "match");
-        bench.evaluate("document.querySelector('.over').scrollIntoView({behavior: 'instant'})");
-        picture(bench, "match-plot");
-        shot(bench, "/jobs/214/goods-in", "goods-in");
+        shaped(bench);
+        twoPlaces(bench);
         match(bench, "/jobs/215/match");
         shot(bench, "/jobs/215/quote?kits=A", "quote");
         shot(bench, "/jobs/215/wire", "wire");
@@ -55,6 +67,58 @@ class Screenshots extends InBrowser {
         match(bench, "/jobs/218/match");
         picture(bench, "match-kept-radio");
         shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
+    }
+
+    /** The minibus with an opening of its own, for which nothing here holds a radio. */
+    private static void shaped(Page page) {
+        Object sheet = SheetTree.put(
+                SheetTree.put(Demo.tree("corrick-ferryman-2006"), "id", Optional.of("corrick-ferryman-shaped")),
+                "opening",
+                Optional.of("shape of the Ferryman"));
+        take(List.of(sheet));
+        match(
+                page,
+                "/jobs/%d/match".formatted(job("A frame of its own", Map.of("vehicle", "corrick-ferryman-shaped"))));
+        picture(page, "match-no-frame");
+    }
+
+    /** A pickup with an amplifier under the rear seat, joined there and at the dash. */
+    private static void twoPlaces(Page page) {
+        Map<?, ?> file = (Map<?, ?>) Json.parse(text("/cases/N6.json"));
+        List<Object> sheets = new ArrayList<>((List<?>) file.get("parts"));
+        sheets.add(file.get("vehicle"));
+        sheets.add(file.get("radio"));
+        take(sheets);
+        int job = job(
+                "An amplifier under the seat",
+                Map.of(
+                        "vehicle",
+                        "case-n6",
+                        "radio",
+                        "corriston-x4",
+                        "parts",
+                        "h16,aa,c9,amp",
+                        "need/dash kit",
+                        "own part"));
+        shot(page, "/jobs/%d/wire".formatted(job), "wire-two-places");
+    }
+
+    private static String text(String resource) {
+        try (InputStream in = Screenshots.class.getResourceAsStream(resource)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void take(List<Object> sheets) {
+        Map<String, String> files = new LinkedHashMap<>();
+        for (Object sheet : sheets) files.put(files.size() + ".json", JSON.writeValueAsString(sheet));
+        TestApp.bean(Library.class).take(files, "Ines");
+    }
+
+    private static int job(String title, Map<String, String> fields) {
+        return TestApp.bean(Jobs.class).create(title, "Ines Hallam", fields).number();
     }
 
     private static Map<String, String> minibus() {
