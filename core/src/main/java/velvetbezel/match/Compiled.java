@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +37,7 @@ final class Compiled {
     private final Sheet.Radio radio;
     private final List<Slot> slots;
     private final Outcomes.Against against;
-    private final List<KitTable.Run> runs = new ArrayList<>();
+    private final List<KitTable.Built> runs = new ArrayList<>();
     private final List<KitTable.Joined> joined = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
     private final List<Function> functions;
@@ -48,7 +49,7 @@ final class Compiled {
     private final class Rivals {
         private final BitSet places;
         private final int[] order;
-        private final Map<Integer, Boolean> tied = new HashMap<>();
+        private final Map<Long, Boolean> tied = new HashMap<>();
 
         private Rivals(BitSet places) {
             this.places = places;
@@ -56,7 +57,7 @@ final class Compiled {
         }
 
         boolean tied(int[] choices) {
-            int key = 0;
+            long key = 0;
             for (int p : order) key = key * slots.get(p).choices().size() + choices[p];
             return tied.computeIfAbsent(key, k -> !Builder.replacement(vehicle, radio, parts(only(choices, places)))
                     .faults()
@@ -78,13 +79,15 @@ final class Compiled {
         this.functions = catalogue.functions();
         Influence influence = new Influence(reach, catalogue.settingsInUse());
         reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
-        Map<Object, KitTable.Run> alike = new LinkedHashMap<>();
-        Pieces pieces = new Pieces(influence, f -> table(f, influence).size());
+        Map<Object, KitTable.Built> alike = new LinkedHashMap<>();
+        Map<Function, KitTable.Built> known = new IdentityHashMap<>();
+        Pieces pieces = new Pieces(influence, f -> known.computeIfAbsent(f, k -> table(k, influence))
+                .size());
         for (Function f : catalogue.functions()) {
             List<KitTable.Joined.Piece> named = new ArrayList<>();
             for (Function piece : pieces.of(f)) {
-                KitTable.Run table = table(piece, influence);
-                KitTable.Run own = alike.computeIfAbsent(table.shape(), k -> table);
+                KitTable.Built table = known.computeIfAbsent(piece, k -> table(k, influence));
+                KitTable.Built own = alike.computeIfAbsent(table.shape(), k -> table);
                 own.add(piece);
                 named.add(new KitTable.Joined.Piece(piece.id(), own));
             }
@@ -93,9 +96,9 @@ final class Compiled {
         runs.addAll(alike.values());
     }
 
-    private KitTable.Run table(Function f, Influence influence) {
+    private KitTable.Built table(Function f, Influence influence) {
         Influence.Bearing b = influence.on(f);
-        return new KitTable.Run(b.places(), classes(b), List.of());
+        return new KitTable.Built(b.places(), classes(b), List.of());
     }
 
     private int[][] classes(Influence.Bearing b) {
@@ -198,12 +201,12 @@ final class Compiled {
         joined.stream()
                 .filter(j -> j.functions().stream().anyMatch(matters::contains))
                 .forEach(j -> j.pieces().forEach(p -> wanted.add(p.name())));
-        Map<KitTable.Run, Map<Integer, int[]>> missing = new LinkedHashMap<>();
+        Map<KitTable.Built, Map<Integer, int[]>> missing = new LinkedHashMap<>();
         runs.stream()
                 .filter(t -> t.functions().stream().anyMatch(wanted::contains))
                 .sorted(Comparator.comparingInt(t -> -t.places().cardinality()))
                 .forEach(t -> missing.put(t, missing(t)));
-        for (Map.Entry<KitTable.Run, Map<Integer, int[]>> m : missing.entrySet())
+        for (Map.Entry<KitTable.Built, Map<Integer, int[]>> m : missing.entrySet())
             while (!m.getValue().isEmpty()) {
                 if (stopped.getAsBoolean()) return false;
                 run(m.getKey(), m.getValue().values().iterator().next(), missing);
@@ -211,14 +214,14 @@ final class Compiled {
         return true;
     }
 
-    private Map<Integer, int[]> missing(KitTable.Run table) {
+    private Map<Integer, int[]> missing(KitTable.Built table) {
         Map<Integer, int[]> missing = table.combinations();
         missing.values().removeIf(c -> table.at(c) != null || tied(c, table.places()));
         return missing;
     }
 
     /** Runs one kit that fills an entry of one table, and of as many others as go with it. */
-    private void run(KitTable.Run first, int[] entry, Map<KitTable.Run, Map<Integer, int[]>> missing) {
+    private void run(KitTable.Built first, int[] entry, Map<KitTable.Built, Map<Integer, int[]>> missing) {
         int[] choices = entry.clone();
         BitSet fixed = (BitSet) first.places().clone();
         missing.forEach((table, open) -> {
@@ -229,7 +232,7 @@ final class Compiled {
     }
 
     /** The first open entry of a table that goes with what is chosen already is chosen with it. */
-    private void take(KitTable.Run table, Collection<int[]> open, int[] choices, BitSet fixed) {
+    private void take(KitTable.Built table, Collection<int[]> open, int[] choices, BitSet fixed) {
         BitSet both = union(fixed, table.places());
         for (int[] c : open)
             if (agrees(c, choices, table.places(), fixed) && !tied(joined(c, choices, table.places()), both)) {
@@ -240,15 +243,15 @@ final class Compiled {
     }
 
     /** @return false where a limit tripped: with fewer parts it might not */
-    private boolean note(int[] choices, BitSet fixed, Map<KitTable.Run, Map<Integer, int[]>> missing) {
+    private boolean note(int[] choices, BitSet fixed, Map<KitTable.Built, Map<Integer, int[]>> missing) {
         Outcomes.Trial trial = against.trial(Builder.replacement(vehicle, radio, parts(choices)));
-        List<KitTable.Run> here = missing.keySet().stream()
+        List<KitTable.Built> here = missing.keySet().stream()
                 .filter(t -> within(t.places(), fixed) && t.at(choices) == null)
                 .toList();
         Map<FunctionId, Kind> kinds =
                 trial.kindsOf(here.stream().flatMap(t -> t.asked().stream()).toList());
         if (missing.size() > 1 && trial.tripped()) return false;
-        for (KitTable.Run t : here) {
+        for (KitTable.Built t : here) {
             t.enter(t.key(choices), kinds);
             missing.get(t).remove(t.key(choices));
         }
@@ -333,7 +336,7 @@ final class Compiled {
         IntStream.range(0, choices.length)
                 .filter(p -> slots.get(p).choices().get(choices[p]).device().isPresent())
                 .forEach(used::set);
-        List<KitTable.Run> wide = new ArrayList<>();
+        List<KitTable.Built> wide = new ArrayList<>();
         for (KitTable t : tables()) {
             Map<FunctionId, Kind> told = t.at(choices);
             List<Function> wrong = functions.stream()
@@ -341,12 +344,12 @@ final class Compiled {
                     .toList();
             if (wrong.isEmpty()) continue;
             BitSet places = union(t.places(), used);
-            if (places.equals(t.places()) && t instanceof KitTable.Run
+            if (places.equals(t.places()) && t instanceof KitTable.Built
                     || places.stream()
                                     .mapToLong(p -> slots.get(p).choices().size())
                                     .reduce(1, (x, y) -> x * y)
                             > MOST_ENTRIES) return false;
-            wide.add(new KitTable.Run(
+            wide.add(new KitTable.Built(
                     places,
                     slots.stream()
                             .map(s -> IntStream.range(0, s.choices().size()).toArray())

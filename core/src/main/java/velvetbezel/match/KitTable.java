@@ -35,7 +35,7 @@ sealed interface KitTable {
     void forget(Set<FunctionId> functions);
 
     /** A table that is filled by building and running kits. */
-    final class Run implements KitTable {
+    final class Built implements KitTable {
         private final BitSet places;
         private final int[] order;
         /** For each place, the class of each of its choices: those of one class do the same for these functions. */
@@ -44,7 +44,7 @@ sealed interface KitTable {
         private final List<Function> functions;
         private final Map<Integer, Map<FunctionId, Kind>> entries = new HashMap<>();
 
-        Run(BitSet places, int[][] classes, Collection<Function> functions) {
+        Built(BitSet places, int[][] classes, Collection<Function> functions) {
             this.places = places;
             this.order = places.stream().toArray();
             this.classes = classes;
@@ -140,7 +140,7 @@ sealed interface KitTable {
      * @param pieces the tables of what it expects, each with the name by which that goes there
      */
     record Joined(FunctionId function, boolean had, List<Piece> pieces, Set<FunctionId> gone) implements KitTable {
-        record Piece(FunctionId name, Run table) {}
+        record Piece(FunctionId name, Built table) {}
 
         Joined(FunctionId function, boolean had, List<Piece> pieces) {
             this(function, had, List.copyOf(pieces), new HashSet<>());

@@ -2,9 +2,7 @@ package velvetbezel.match;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fact;
@@ -18,7 +16,6 @@ import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Provenance;
-import velvetbezel.sheet.Ratings;
 import velvetbezel.sheet.Sheet;
 
 /**
@@ -87,7 +84,7 @@ final class StandIns {
                 filling,
                 0,
                 Optional.empty(),
-                Optional.of(device(
+                Optional.of(Device.passive(
                         "harness", name + to, open.stream().map(this::tails).toList(), List.of()))));
     }
 
@@ -138,7 +135,7 @@ final class StandIns {
                 filling,
                 0,
                 Optional.empty(),
-                Optional.of(device(
+                Optional.of(Device.passive(
                         "adapter",
                         name,
                         List.of(opposite("car", car.get()), opposite("radio", socket.get())),
@@ -182,25 +179,6 @@ final class StandIns {
 
     private static <T> Fact<T> nobodySays(String what) {
         return Fact.missing(new FieldRef(id(KitNeed.ANTENNA_ADAPTER), what));
-    }
-
-    private static Device device(String id, String name, List<Plug> plugs, List<InnerWire> wires) {
-        return new Device(
-                id,
-                name,
-                Set.of(),
-                plugs,
-                List.of(),
-                List.of(),
-                wires,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Map.of(),
-                List.of(),
-                List.of(),
-                Ratings.NONE);
     }
 
     private static Sheet.Part part(

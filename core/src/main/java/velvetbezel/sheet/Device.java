@@ -42,6 +42,26 @@ public record Device(
         firstUse = List.copyOf(firstUse);
     }
 
+    /** Plugs with wires between them, and nothing that does anything. */
+    public static Device passive(String id, String name, List<Plug> plugs, List<InnerWire> wires) {
+        return new Device(
+                id,
+                name,
+                Set.of(),
+                plugs,
+                List.of(),
+                List.of(),
+                wires,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                Ratings.NONE);
+    }
+
     public Device withPlugs(List<Plug> other) {
         return new Device(
                 id,

@@ -5,7 +5,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Reads one sheet from a tree of maps, lists, texts, numbers and booleans (what any JSON parser gives).
@@ -181,22 +180,7 @@ public final class SheetReader {
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
         List<Device> devices =
                 node.at("devices").list().stream().map(inside::device).toList();
-        Device car = new Device(
-                "car",
-                "car",
-                Set.of(),
-                reader.plugs(node.at("plugs")),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Map.of(),
-                List.of(),
-                List.of(),
-                Ratings.NONE);
+        Device car = Device.passive("car", "car", reader.plugs(node.at("plugs")), List.of());
         Device radio = new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("radio"));
         List<String> terminals = terminals(devices);
         DeviceReader.twice(node.at("devices"), devices.stream().map(Device::id).toList(), "device");

@@ -1,0 +1,51 @@
+package velvetbezel.draft;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.LeadState;
+import velvetbezel.sheet.Provenance;
+import velvetbezel.units.WireColour;
+
+/**
+ * A lead or position as a person types it.
+ *
+ * @param position where its plug has it; empty for a bare lead
+ * @param gives    it gives what usually is taken
+ * @param role     empty where nobody knows it
+ * @param guessed  somebody guesses the role
+ * @param size     "thick", "thin", "18 AWG" or "0.75 mm²"
+ * @param to       what it is carried on to, instead of ending bare
+ * @param from     who says so; empty as the sheet
+ */
+public record ShortLead(
+        OptionalInt position,
+        LeadState state,
+        boolean gives,
+        Optional<LeadRole> role,
+        boolean guessed,
+        Optional<WireColour> colour,
+        Optional<String> size,
+        List<String> to,
+        Optional<Provenance.Origin> from) {
+    public ShortLead {
+        to = List.copyOf(to);
+        if (role.isEmpty() && guessed) throw new IllegalArgumentException("Nobody guesses a role without naming it.");
+    }
+
+    /** As it is typed. */
+    public String text() {
+        StringBuilder text = new StringBuilder();
+        position.ifPresent(p -> text.append(p).append(' '));
+        if (state != LeadState.USED) text.append(state.word()).append(' ');
+        if (gives) text.append("gives ");
+        text.append(role.map(LeadRole::label).orElse(ShortLines.UNKNOWN));
+        if (guessed) text.append('?');
+        colour.ifPresent(c -> text.append(' ').append(c.words()));
+        size.ifPresent(s -> text.append(' ').append(s));
+        if (!to.isEmpty()) text.append(" > ").append(String.join(" + ", to));
+        from.ifPresent(o -> text.append(" from ").append(o.word()));
+        return text.toString();
+    }
+}
