@@ -71,7 +71,7 @@ class EntryTest extends InBrowser {
         type(page, "ISO 10487 A");
         press(page, "Tab", 1);
         type(page, "8");
-        press(page, "Tab", 2);
+        press(page, "Tab", 3);
         type(page, "ISO 10487 B");
         press(page, "Tab", 1);
         type(page, "8");
@@ -84,6 +84,29 @@ class EntryTest extends InBrowser {
         assertTrue(keys < 250, () -> keys + " keys");
         amplified(page);
         assertEquals(List.of(), console.stream().filter(m -> !m.contains("422")).toList());
+    }
+
+    /** A plug typed in lines is laid out; what is not read is marked where it stands, and the rest is not lost. */
+    @Test
+    void plugIsTypedInLinesAndWhatIsNotReadIsMarked() {
+        Page page = window("ines");
+        page.navigate("/vehicles/new");
+        page.locator("#family0").fill("ISO 10487 A");
+        page.locator("#lines0").fill("4 acc violet/white, 6 lamps grey\n7 constant red/white 16 AWG\n8 grund brown");
+        page.locator("#family1").fill("ISO 10487 B");
+        page.locator("#lines1").fill("1-8 speakers rr fr fl rl");
+        button(page, "Lay out the positions");
+        assertThat(page.locator(".unread")).containsText("8 grund brown names no role; the nearest are ground");
+        assertThat(page.locator(".unread mark")).hasText("grund brown");
+        assertThat(page.getByLabel("A 7, role")).hasValue("constant");
+        assertThat(page.getByLabel("A 7, colour")).hasValue("red/white");
+        assertThat(page.getByLabel("A 7, gauge")).hasValue("16");
+        assertThat(page.getByLabel("B 8, role")).hasValue("rear left −");
+        page.locator("#lines0").fill("8 ground brown");
+        button(page, "Lay out the positions");
+        assertThat(page.locator(".unread")).hasCount(0);
+        assertThat(page.getByLabel("A 8, role")).hasValue("ground");
+        assertThat(page.getByLabel("A 4, colour")).hasValue("violet/white");
     }
 
     private static void amplified(Page page) {

@@ -9,10 +9,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import velvetbezel.draft.Pinout;
+import velvetbezel.draft.ShortLead;
+import velvetbezel.draft.ShortLines;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.LeadState;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
@@ -27,8 +30,16 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
     private static final int MOST_PLUGS = 12;
     private static final int MOST_POSITIONS = 60;
 
-    /** @param lines empty until the positions are laid out */
-    public record PlugRow(int number, String id, String family, String size, List<Row> lines) {}
+    /**
+     * @param lines  empty until the positions are laid out
+     * @param text   the plug as typed in lines, as far as it is not laid out
+     * @param unread words of it that are not read, each with what it could be
+     */
+    public record PlugRow(
+            int number, String id, String family, String size, List<Row> lines, String text, List<Unread> unread) {}
+
+    /** @param before what stands before it in the text, for finding it */
+    public record Unread(String before, String words, String why) {}
 
     /** @param fault what is wrong at this position, or empty text */
     public record Row(int position, String role, String colour, String gauge, String fault) {}
@@ -41,6 +52,8 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                     id,
                     id.equals("antenna") ? "DIN antenna" : "",
                     id.equals("antenna") ? "2" : "",
+                    List.of(),
+                    "",
                     List.of()));
         return new NewVehicle(Map.of("opening", Opening.ONE_DIN.label(), "from", "printed"), plugs, List.of());
     }
@@ -84,14 +97,17 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
     }
 
     /** @param more one more plug than was typed */
-    static NewVehicle of(Map<String, String> typed, boolean more, List<Fault> faults) {
+    static NewVehicle of(Map<String, String> given, boolean more, List<Fault> faults) {
+        Map<String, String> typed = new LinkedHashMap<>(given);
+        for (int i = 0; i < MOST_PLUGS; i++) layOut(typed, i);
         int count = (int) IntStream.range(0, MOST_PLUGS)
                 .filter(i -> typed.containsKey("plug" + i))
                 .count();
         List<PlugRow> plugs = new ArrayList<>(
                 IntStream.range(0, count).mapToObj(i -> row(typed, i, faults)).toList());
-        if (more && plugs.size() < MOST_PLUGS) plugs.add(new PlugRow(plugs.size(), "", "", "", List.of()));
-        return new NewVehicle(new LinkedHashMap<>(typed), plugs, faults);
+        if (more && plugs.size() < MOST_PLUGS)
+            plugs.add(new PlugRow(plugs.size(), "", "", "", List.of(), "", List.of()));
+        return new NewVehicle(typed, plugs, faults);
     }
 
     private static PlugRow row(Map<String, String> typed, int i, List<Fault> faults) {
@@ -117,7 +133,52 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                             fault);
                 })
                 .toList();
-        return new PlugRow(i, id, family, at(typed, "size" + i), family.isEmpty() ? List.of() : lines);
+        String text = typed.getOrDefault("lines" + i, "");
+        return new PlugRow(
+                i, id, family, at(typed, "size" + i), family.isEmpty() ? List.of() : lines, text, unread(text));
+    }
+
+    /** What was typed in lines goes to its positions; the text stays where something of it is not read. */
+    private static void layOut(Map<String, String> typed, int plug) {
+        String text = typed.getOrDefault("lines" + plug, "");
+        if (text.isBlank()) return;
+        ShortLines.Read read = ShortLines.read(text);
+        int last = 0;
+        for (ShortLead lead : read.leads()) {
+            if (lead.position().isEmpty()) continue;
+            int n = lead.position().getAsInt();
+            last = Math.max(last, n);
+            String place = plug + "." + n;
+            typed.put("role" + place, lead.role().map(LeadRole::label).orElse(""));
+            typed.put("colour" + place, lead.colour().map(WireColour::words).orElse(""));
+            typed.put(
+                    "gauge" + place,
+                    lead.size()
+                            .filter(s -> s.matches(".*\\d.*"))
+                            .map(s -> s.replace(" AWG", ""))
+                            .orElse(""));
+        }
+        if (last > size(at(typed, "size" + plug)).orElse(0)) typed.put("size" + plug, String.valueOf(last));
+        if (unread(text).isEmpty()) typed.remove("lines" + plug);
+    }
+
+    private static List<Unread> unread(String text) {
+        ShortLines.Read read = ShortLines.read(text);
+        List<Unread> unread = new ArrayList<>();
+        for (ShortLines.Unread u : read.unread())
+            unread.add(new Unread(
+                    text.substring(lineStart(text, u.from()), u.from()).strip(), u.words(), u.why()));
+        for (ShortLead lead : read.leads())
+            if (lead.position().isEmpty())
+                unread.add(new Unread("", lead.text(), "has no position; write its number before it."));
+            else if (lead.guessed() || lead.state() != LeadState.USED || lead.gives())
+                unread.add(new Unread(
+                        "", lead.text(), "is laid out as a used wire of this role; say the rest on the sheet."));
+        return unread;
+    }
+
+    private static int lineStart(String text, int at) {
+        return Math.max(text.lastIndexOf('\n', at - 1), text.lastIndexOf(',', at - 1)) + 1;
     }
 
     private static String at(Map<String, String> typed, String name) {
