@@ -58,6 +58,13 @@ public record KitDecisions(Map<KitNeed, Filling> filled, Set<PartKind> also) {
         return of(need).filter(f -> f.by() != Filling.By.NONE).flatMap(f -> new StandIns(vehicle, radio).of(need, f));
     }
 
+    /** Whether a need is filled, if only by wanting nothing; a screen beside the factory radio takes no cut plug. */
+    boolean fill(Sheet.Vehicle vehicle, Sheet.Radio radio, Slots.Need need) {
+        return need.mayBeEmpty()
+                || of(need.kind()).filter(f -> f.by() == Filling.By.NONE).isPresent()
+                || part(vehicle, radio, need.kind()).isPresent();
+    }
+
     /** A kit's parts with what fills its needs in the place of what would be bought for them. */
     public List<Sheet.Part> applied(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> bought) {
         List<Sheet.Part> parts = new ArrayList<>(bought);

@@ -24,8 +24,9 @@ public record Lacking(Sheet.Radio radio, List<Thing> things) {
     /** Nothing lacks where the list is empty. */
     static Lacking of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts, KitDecisions decisions) {
         Stream<Thing> needs = Slots.needs(vehicle, radio).stream()
-                .filter(n -> !n.mayBeEmpty() && decisions.of(n.kind()).isEmpty())
-                .filter(n -> parts.stream().noneMatch(n.fits()))
+                .filter(n -> !decisions.fill(vehicle, radio, n))
+                .filter(n ->
+                        decisions.of(n.kind()).isPresent() || parts.stream().noneMatch(n.fits()))
                 .map(n -> new Thing(Optional.of(n.kind()), n.words()));
         Stream<Thing> also = decisions.also().stream()
                 .filter(k -> parts.stream().noneMatch(p -> p.kind() == k))

@@ -99,7 +99,7 @@ final class Slots {
             decisions
                     .part(vehicle, radio, need.kind())
                     .ifPresent(p -> add(need.kind().label(), List.of(p), false));
-            return true;
+            return decisions.fill(vehicle, radio, need);
         }
         List<Sheet.Part> here = parts.stream().filter(need.fits()).toList();
         if (here.isEmpty() && !need.mayBeEmpty()) return false;
@@ -173,10 +173,11 @@ final class Slots {
         return device.plugs().stream().anyMatch(p -> p.mates(plug));
     }
 
+    /** Bare ends are joined by hand, but a screen beside the factory radio goes between plugs. */
     private boolean needsNoHarness() {
         Plug main = mainPlug(vehicle);
-        return main.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare)
-                || goesTo(radio.device(), main);
+        boolean bare = main.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare);
+        return bare && !radio.screen() || goesTo(radio.device(), main);
     }
 
     private static boolean isAntenna(Plug plug) {

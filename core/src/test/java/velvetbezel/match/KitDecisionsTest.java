@@ -178,4 +178,22 @@ class KitDecisionsTest {
                         .get(0)
                         .text());
     }
+
+    /** A screen beside the factory radio goes between two plugs: there are none left to go between. */
+    @Test
+    void hardWiringLeavesNoKitForAScreenBesideTheFactoryRadio() {
+        Sheet.Vehicle car = Demo.vehicle("brindlow-quern-2013");
+        KitDecisions wired = filled(KitNeed.HARNESS, Filling.of(Filling.By.HARD_WIRED));
+        Sheet.Radio screen = Demo.radio("ondel-over-9");
+        List<Sheet.Part> parts =
+                Demo.all("parts").stream().map(p -> (Sheet.Part) p).toList();
+        assertTrue(Slots.of(car, screen, parts, KitDecisions.NONE).isPresent());
+        assertTrue(Slots.of(wired.in(car), screen, parts, wired).isEmpty());
+        assertEquals(
+                List.of(Optional.of(KitNeed.HARNESS)),
+                Matcher.lacking(wired.in(car), List.of(screen), parts, wired, Market.SHEETS).stream()
+                        .flatMap(l -> l.things().stream())
+                        .map(Lacking.Thing::need)
+                        .toList());
+    }
 }
