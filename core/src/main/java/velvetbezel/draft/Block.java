@@ -60,8 +60,7 @@ public record Block(String id, String text, String kind, List<Field> fields, Map
                     IntStream.rangeClosed(1, size)
                             .mapToObj(n -> Map.<String, Object>of("position", n, "empty", true))
                             .toList());
-        @SuppressWarnings("unchecked")
-        Map<String, Object> piece = (Map<String, Object>) filled(adds, values);
+        Map<String, Object> piece = filledPiece(adds, values);
         twice(device, piece, faults);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return Merge.objects(device, piece);
@@ -125,6 +124,11 @@ public record Block(String id, String text, String kind, List<Field> fields, Map
         Map<String, Object> copy = new LinkedHashMap<>();
         map.forEach((k, v) -> copy.put((String) k, filled(v, values)));
         return copy;
+    }
+
+    @SuppressWarnings("unchecked")
+    static Map<String, Object> filledPiece(Map<String, Object> piece, Map<String, Object> values) {
+        return (Map<String, Object>) filled(piece, values);
     }
 
     private static Object text(String text, Map<String, Object> values) {

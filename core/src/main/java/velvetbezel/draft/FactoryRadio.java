@@ -3,7 +3,6 @@ package velvetbezel.draft;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,23 +24,17 @@ public final class FactoryRadio {
     record Wired(String plug, String position, LeadRole role) {}
 
     private final List<Wired> wires;
-    private final Map<String, Object> radio =
-            new LinkedHashMap<>(Map.of("id", "factory radio", "name", "factory radio"));
+    private final Map<String, Object> radio;
     private final Map<String, String> names = new HashMap<>();
 
     /** @param chosen standard devices behind the plugs, whose pieces make up the radio */
     FactoryRadio(List<Wired> wires, List<Blocks.Standard> chosen, Map<String, Object> values) {
         this.wires = wires;
-        Map<String, Object> built = radio;
-        for (Blocks.Standard block : chosen) built = Merge.objects(built, filled(block.radio(), values));
-        radio.putAll(built);
+        Map<String, Object> built = Map.of("id", "factory radio", "name", "factory radio");
+        for (Blocks.Standard block : chosen) built = Merge.objects(built, Block.filledPiece(block.radio(), values));
+        this.radio = new LinkedHashMap<>(built);
         if (radio.remove("names") instanceof Map<?, ?> said)
             said.forEach((role, name) -> names.put(Blocks.label((String) role), (String) name));
-    }
-
-    @SuppressWarnings("unchecked")
-    private static Map<String, Object> filled(Map<String, Object> piece, Map<String, Object> values) {
-        return (Map<String, Object>) Block.filled(piece, values);
     }
 
     /**
@@ -59,10 +52,8 @@ public final class FactoryRadio {
         for (Map<?, ?> plug : plugs)
             for (Map<?, ?> position : maps(plug.get("positions")))
                 role(position).ifPresent(r -> wires.add(new Wired(text(plug, "id"), text(position, "position"), r)));
-        Set<String> present =
-                wires.stream().map(w -> w.role.label()).collect(Collectors.toCollection(LinkedHashSet::new));
         FactoryRadio radio =
-                new FactoryRadio(wires, blocks.behind(present), Map.of("buttons", list(sheet.get("buttons"))));
+                new FactoryRadio(wires, blocks.behind(present(wires)), Map.of("buttons", list(sheet.get("buttons"))));
         Map<String, Object> whole = new LinkedHashMap<>();
         sheet.forEach((k, v) -> whole.put((String) k, v));
         List<Object> cautions = new ArrayList<>(list(sheet.get("cautions")));
@@ -72,11 +63,15 @@ public final class FactoryRadio {
         return whole;
     }
 
+    private static Set<String> present(List<Wired> wires) {
+        return wires.stream().map(w -> w.role.label()).collect(Collectors.toSet());
+    }
+
     /** @param plugs its halves of the car's plugs */
     Map<String, Object> tree(List<? extends Map<String, Object>> plugs) {
         Map<String, Object> whole = new LinkedHashMap<>(radio);
         whole.put("plugs", plugs);
-        Set<String> present = wires.stream().map(w -> w.role.label()).collect(Collectors.toSet());
+        Set<String> present = present(wires);
         List<String> terminals = names.entrySet().stream()
                 .filter(e -> !present.contains(e.getKey()))
                 .map(Map.Entry::getValue)
@@ -104,8 +99,7 @@ public final class FactoryRadio {
     private Map<String, Object> socket(Map<?, ?> plug) {
         Map<String, Object> half = new LinkedHashMap<>();
         plug.forEach((k, v) -> half.put((String) k, v));
-        if (Boolean.TRUE.equals(half.remove("socket"))) half.remove("in");
-        else half.put("socket", true);
+        half.put("socket", !Boolean.TRUE.equals(plug.get("socket")));
         List<Object> positions = new ArrayList<>();
         for (Map<?, ?> p : maps(plug.get("positions"))) {
             Optional<Wired> wire = wires.stream()

@@ -142,7 +142,8 @@ public record Pinout(
             sheet.put("buttons", buttons);
             sheet.put("cautions", List.of(BEHIND));
             Map<String, Object> built = new LinkedHashMap<>();
-            for (Blocks.Standard block : chosen) built = Merge.objects(built, filled(block.adds()));
+            for (Blocks.Standard block : chosen)
+                built = Merge.objects(built, Block.filledPiece(block.adds(), Map.of("buttons", buttons)));
             if (present.contains("steering 1")) ladder(built);
             sheet.put("devices", built.getOrDefault("devices", List.of()));
             sheet.put("wires", built.getOrDefault("wires", List.of()));
@@ -153,11 +154,6 @@ public record Pinout(
                             .toList());
             sheet.put("radio", radio());
             return sheet;
-        }
-
-        @SuppressWarnings("unchecked")
-        private Map<String, Object> filled(Map<String, Object> piece) {
-            return (Map<String, Object>) Block.filled(piece, Map.of("buttons", buttons));
         }
 
         private Map<String, Object> plug(PlugLines plug, boolean socket, Function<Line, Map<String, Object>> position) {

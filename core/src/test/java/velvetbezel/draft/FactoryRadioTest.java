@@ -61,4 +61,16 @@ class FactoryRadioTest {
         Object radio = Demo.tree("pebblefen-p2");
         assertSame(radio, FactoryRadio.in(radio, PinoutTest.BLOCKS));
     }
+
+    /** A fibre insert goes where its housing goes, on the radio's half as on the car's. */
+    @Test
+    void insertOfTheCarIsAnInsertOfItsRadio() {
+        assertEquals(
+                Optional.of("main"),
+                without("brindlow-quern-2013")
+                        .radio()
+                        .plug("fibre")
+                        .orElseThrow()
+                        .housing());
+    }
 }

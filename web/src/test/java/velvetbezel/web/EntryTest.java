@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
@@ -102,6 +103,9 @@ class EntryTest extends InBrowser {
         assertThat(page.getByLabel("A 7, colour")).hasValue("red/white");
         assertThat(page.getByLabel("A 7, gauge")).hasValue("16");
         assertThat(page.getByLabel("B 8, role")).hasValue("rear left −");
+        button(page, "Save the vehicle");
+        assertThat(page.locator(".refused")).containsText("\"grund brown\" names no role");
+        assertThat(page.locator("#lines0")).hasValue(Pattern.compile("8 grund brown"));
         page.locator("#lines0").fill("8 ground brown");
         button(page, "Lay out the positions");
         assertThat(page.locator(".unread")).hasCount(0);

@@ -135,7 +135,13 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                 .toList();
         String text = typed.getOrDefault("lines" + i, "");
         return new PlugRow(
-                i, id, family, at(typed, "size" + i), family.isEmpty() ? List.of() : lines, text, unread(text));
+                i,
+                id,
+                family,
+                at(typed, "size" + i),
+                family.isEmpty() ? List.of() : lines,
+                text,
+                unread(ShortLines.read(text), text));
     }
 
     /** What was typed in lines goes to its positions; the text stays where something of it is not read. */
@@ -159,11 +165,10 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                             .orElse(""));
         }
         if (last > size(at(typed, "size" + plug)).orElse(0)) typed.put("size" + plug, String.valueOf(last));
-        if (unread(text).isEmpty()) typed.remove("lines" + plug);
+        if (unread(read, text).isEmpty()) typed.remove("lines" + plug);
     }
 
-    private static List<Unread> unread(String text) {
-        ShortLines.Read read = ShortLines.read(text);
+    private static List<Unread> unread(ShortLines.Read read, String text) {
         List<Unread> unread = new ArrayList<>();
         for (ShortLines.Unread u : read.unread())
             unread.add(new Unread(
@@ -269,6 +274,8 @@ public record NewVehicle(Map<String, String> typed, List<PlugRow> plugs, List<Fa
                     name,
                     "\"%s\" is no number of positions; a whole number from 1 to %d."
                             .formatted(p.size, MOST_POSITIONS)));
+        for (ShortLines.Unread u : ShortLines.read(p.text).unread())
+            faults.add(new Fault(name, "\"%s\" %s".formatted(u.words(), u.why())));
         boolean antenna = p.lines.stream()
                 .anyMatch(l ->
                         LeadRole.read(l.role).filter(LeadRole.ANTENNA::equals).isPresent());
