@@ -15,7 +15,8 @@ import velvetbezel.sheet.Position;
 
 /**
  * Pushes plugs together: of the free plugs that fit, the one whose positions agree best; a look-alike that agrees
- * nowhere stays empty, and so does what is laid now for something to come. The car's plugs look for a part first, and for the radio itself only when no part fits.
+ * nowhere stays empty, and so does what is laid now for something to come. The car's plugs look for a part first, and
+ * for the radio itself only when no part fits.
  */
 final class Matings {
     private final Draft draft;

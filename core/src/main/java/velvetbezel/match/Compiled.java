@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
@@ -41,6 +42,7 @@ final class Compiled {
     private final List<KitTable.Joined> joined = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
     private final List<Function> functions;
+    private final Set<FunctionId> names;
     private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
     /** Kits whose functions, as far as they were asked for, are as built. */
     private final Map<List<Integer>, Set<FunctionId>> agreed = new HashMap<>();
@@ -77,6 +79,7 @@ final class Compiled {
         this.slots = slots;
         this.against = against;
         this.functions = catalogue.functions();
+        this.names = functions.stream().map(Function::id).collect(Collectors.toUnmodifiableSet());
         Influence influence = new Influence(reach, catalogue.settingsInUse());
         reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
         Map<Object, KitTable.Built> alike = new LinkedHashMap<>();
@@ -171,7 +174,7 @@ final class Compiled {
     }
 
     private boolean whole(FunctionId f) {
-        return functions.stream().anyMatch(k -> k.id().equals(f));
+        return names.contains(f);
     }
 
     List<BitSet> rivals() {
@@ -302,14 +305,18 @@ final class Compiled {
                 .kindsOf(functions));
     }
 
+    /** How a function changed where it works, the tables do not tell. */
+    private static boolean otherwise(Kind asBuilt, Kind compiled) {
+        return asBuilt.works() != compiled.works();
+    }
+
     /** Whether a kit does as built what was compiled; where not, the tables are widened as far as that can be done. */
     boolean agrees(int[] choices, Set<FunctionId> matters) {
         List<Integer> key = Arrays.stream(choices).boxed().toList();
         if (agreed.getOrDefault(key, Set.of()).containsAll(matters)) return true;
         Map<FunctionId, Kind> asBuilt = built(choices);
         Map<FunctionId, Kind> tables = kinds(choices);
-        if (matters.stream()
-                .anyMatch(f -> asBuilt.get(f).works() != tables.get(f).works())) return !widen(choices, asBuilt);
+        if (matters.stream().anyMatch(f -> otherwise(asBuilt.get(f), tables.get(f)))) return !widen(choices, asBuilt);
         agreed.put(key, matters);
         return true;
     }
@@ -340,7 +347,9 @@ final class Compiled {
         for (KitTable t : tables()) {
             Map<FunctionId, Kind> told = t.at(choices);
             List<Function> wrong = functions.stream()
-                    .filter(f -> told != null && told.containsKey(f.id()) && asBuilt.get(f.id()) != told.get(f.id()))
+                    .filter(f -> told != null
+                            && told.containsKey(f.id())
+                            && otherwise(asBuilt.get(f.id()), told.get(f.id())))
                     .toList();
             if (wrong.isEmpty()) continue;
             BitSet places = union(t.places(), used);

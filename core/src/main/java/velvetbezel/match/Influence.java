@@ -266,10 +266,11 @@ final class Influence {
         if (!(only.orElse(null) instanceof Expect.Arrives e)) return List.of();
         Chosen chosen = new Chosen(bound);
         Arriving end = new Arriving(e.at(), e.signal());
+        if (!comes(end, Set.of(), chosen)) return List.of();
         return reach.sockets.values().stream()
                 .filter(s ->
                         s.instance().owner() == Instance.Owner.RADIO && !s.ref().equals(end.at))
-                .filter(s -> comes(end, Set.of(), chosen) && !comes(end, Set.of(s.ref()), chosen))
+                .filter(s -> !comes(end, Set.of(s.ref()), chosen))
                 .map(Reach.Socket::ref)
                 .toList();
     }

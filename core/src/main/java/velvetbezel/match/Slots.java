@@ -15,7 +15,6 @@ import velvetbezel.sheet.Device;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Plug;
-import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
 
 /**
@@ -91,7 +90,7 @@ final class Slots {
                         KitNeed.ANTENNA_ADAPTER,
                         "antenna adapter here joins it to this car's antenna plug",
                         slots::joinsAntennas,
-                        slots.needsNoAntennaAdapter()));
+                        needsNoAntennaAdapter(vehicle, radio)));
     }
 
     private boolean place(Need need) {
@@ -176,8 +175,7 @@ final class Slots {
     /** Bare ends are joined by hand, but a screen beside the factory radio goes between plugs. */
     private boolean needsNoHarness() {
         Plug main = mainPlug(vehicle);
-        boolean bare = main.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare);
-        return bare && !radio.screen() || goesTo(radio.device(), main);
+        return main.isCutOff() && !radio.screen() || goesTo(radio.device(), main);
     }
 
     private static boolean isAntenna(Plug plug) {
@@ -190,7 +188,7 @@ final class Slots {
     }
 
     /** The factory radio that stays keeps its antenna. */
-    private boolean needsNoAntennaAdapter() {
+    static boolean needsNoAntennaAdapter(Sheet.Vehicle vehicle, Sheet.Radio radio) {
         Optional<Plug> car = antenna(vehicle.car());
         Optional<Plug> socket = antenna(radio.device());
         return radio.screen() || car.isEmpty() || socket.isEmpty() || car.get().fits(socket.get());

@@ -71,7 +71,7 @@ final class StandIns {
                     Optional.empty(),
                     Optional.empty()));
         List<Plug> open = vehicle.car().plugs().stream()
-                .filter(p -> feedsOrSpeaks(p) && !bare(p))
+                .filter(p -> feedsOrSpeaks(p) && !p.isCutOff())
                 .filter(p -> radio.device().plugs().stream().noneMatch(q -> q.mates(p)))
                 .toList();
         if (open.isEmpty()) return Optional.empty();
@@ -112,20 +112,17 @@ final class StandIns {
     }
 
     private Optional<Sheet.Part> antenna(Filling filling) {
-        Optional<Plug> car = Slots.antenna(vehicle.car());
-        Optional<Plug> socket = Slots.antenna(radio.device());
-        if (radio.screen() || car.isEmpty() || socket.isEmpty() || car.get().fits(socket.get()))
-            return Optional.empty();
+        if (Slots.needsNoAntennaAdapter(vehicle, radio)) return Optional.empty();
+        Plug car = Slots.antenna(vehicle.car()).orElseThrow();
+        Plug socket = Slots.antenna(radio.device()).orElseThrow();
         String name = filling.by() == Filling.By.OWN
                 ? "Own antenna adapter, no feed"
                 : "Antenna adapter made by hand, no feed";
         List<InnerWire> wires = new ArrayList<>();
-        for (Position p : car.get().positions())
-            p.role()
-                    .filter(r -> r == LeadRole.ANTENNA || r == LeadRole.ANTENNA_SHIELD)
-                    .flatMap(r -> socket.get().positions().stream()
-                            .filter(q -> q.role().equals(p.role()))
-                            .findFirst())
+        for (Position p : coax(car))
+            socket.positions().stream()
+                    .filter(q -> q.role().equals(p.role()))
+                    .findFirst()
                     .ifPresent(q -> wires.add(new InnerWire(
                             "car." + p.number(), "radio." + q.number(), nobodySays("gauge"), METRES, THERE)));
         return Optional.of(part(
@@ -136,10 +133,15 @@ final class StandIns {
                 0,
                 Optional.empty(),
                 Optional.of(Device.passive(
-                        "adapter",
-                        name,
-                        List.of(opposite("car", car.get()), opposite("radio", socket.get())),
-                        wires))));
+                        "adapter", name, List.of(opposite("car", car), opposite("radio", socket)), wires))));
+    }
+
+    private static List<Position> coax(Plug plug) {
+        return plug.positions().stream()
+                .filter(p -> p.role()
+                        .filter(r -> r == LeadRole.ANTENNA || r == LeadRole.ANTENNA_SHIELD)
+                        .isPresent())
+                .toList();
     }
 
     private static Plug opposite(String id, Plug plug) {
@@ -148,10 +150,7 @@ final class StandIns {
                 plug.family(),
                 !plug.socket(),
                 plug.size(),
-                plug.positions().stream()
-                        .filter(p -> p.role()
-                                .filter(r -> r == LeadRole.ANTENNA || r == LeadRole.ANTENNA_SHIELD)
-                                .isPresent())
+                coax(plug).stream()
                         .map(p -> position(id(KitNeed.ANTENNA_ADAPTER), plug, p, p.role(), false))
                         .toList(),
                 Optional.empty(),
@@ -216,15 +215,11 @@ final class StandIns {
                                 || r.group() == LeadRole.Group.LINE);
     }
 
-    private static boolean bare(Plug plug) {
-        return plug.positions().stream().filter(p -> !p.empty()).allMatch(Position::bare);
-    }
-
     /** The plugs that a harness adapter would join, with every wire of theirs a bare end; no part mates with them then. */
     static Sheet.Vehicle cutOff(Sheet.Vehicle vehicle) {
         return vehicle.withCar(vehicle.car()
                 .withPlugs(vehicle.car().plugs().stream()
-                        .map(p -> feedsOrSpeaks(p) && !bare(p) ? cutOff(p) : p)
+                        .map(p -> feedsOrSpeaks(p) && !p.isCutOff() ? cutOff(p) : p)
                         .toList()));
     }
 

@@ -41,6 +41,11 @@ public record Plug(
         return fits(other) && agreement(other) > 0;
     }
 
+    /** Whether every wire of it ends bare: it is cut off. */
+    public boolean isCutOff() {
+        return positions.stream().filter(p -> !p.empty()).allMatch(Position::bare);
+    }
+
     /** Whether some wire of it only carries on what it meets, and so has no role of its own. */
     public boolean carriesOn() {
         return positions.stream().anyMatch(Position::carriesOn);

@@ -128,10 +128,7 @@ public record HandOverView(
         Sheet.Radio radio = design.installation().recipe().radio().orElseThrow();
         List<Sheet.Part> parts =
                 List.copyOf(design.installation().recipe().parts().values());
-        Market market = prices.of(Stream.concat(Stream.of(radio), parts.stream())
-                        .map(Sheet::id)
-                        .toList())
-                .owning(OpenJob.owned(open.job()));
+        Market market = prices.of(open, Stream.concat(Stream.of(radio), parts.stream()));
         return Goods.of(open, radio, parts, market, Goods.materials(open, design));
     }
 

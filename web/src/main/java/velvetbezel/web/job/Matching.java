@@ -138,11 +138,9 @@ class Matching implements DisposableBean {
     }
 
     private Market market(OpenJob open, Counter counter) {
-        return prices.of(Stream.concat(
-                                counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio))
-                        .map(Sheet::id)
-                        .toList())
-                .owning(OpenJob.owned(open.job()));
+        return prices.of(
+                open,
+                Stream.concat(counter.parts.stream(), counter.radios.stream().map(RadioMatch::radio)));
     }
 
     /** The kits so far; the page waits a moment for those that are still being worked out. */

@@ -3,8 +3,10 @@ package velvetbezel.web.job;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import velvetbezel.match.Market;
+import velvetbezel.sheet.Sheet;
 import velvetbezel.store.Listing;
 import velvetbezel.store.Shelves;
 
@@ -20,8 +22,13 @@ class Prices {
         this.shelves = shelves;
     }
 
+    /** For a job: what is at hand costs it nothing. */
+    Market of(OpenJob open, Stream<? extends Sheet> sheets) {
+        return of(sheets.map(Sheet::id).toList()).owning(OpenJob.owned(open.job()));
+    }
+
     /** Prices and days of some sheets; what is in stock is there at once. */
-    Market of(List<String> sheets) {
+    private Market of(List<String> sheets) {
         Map<String, Long> cents = new HashMap<>();
         Map<String, Integer> days = new HashMap<>();
         for (Listing l : shelves.listings(sheets)) {
