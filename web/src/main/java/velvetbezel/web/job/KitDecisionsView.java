@@ -13,6 +13,7 @@ import velvetbezel.sheet.Sheet;
 /** What of a kit this job does not buy, and the ways to fill a need without buying. */
 final class KitDecisionsView {
     private static final List<PartKind> NO_FUNCTION_ASKS = List.of(PartKind.AMPLIFIER);
+    private static final String NO_ADAPTER = "reception only where the antenna's plug fits the radio";
     private static final String BUY = "Buy one after all";
     private static final String NOT_WANTED = "None after all";
 
@@ -66,7 +67,7 @@ final class KitDecisionsView {
         filling.cents().map(c -> "material " + Words.money(c)).ifPresent(words::add);
         if (filling.by() == Filling.By.HARD_WIRED)
             open.vehicle().map(v -> Words.count(KitDecisions.cuts(v), "cut")).ifPresent(words::add);
-        if (filling.by() == Filling.By.NONE && need == KitNeed.ANTENNA_ADAPTER) words.add("no reception");
+        if (filling.by() == Filling.By.NONE && need == KitNeed.ANTENNA_ADAPTER) words.add(NO_ADAPTER);
         return String.join(", ", words);
     }
 
@@ -93,7 +94,7 @@ final class KitDecisionsView {
             case OWN -> need == KitNeed.HARNESS ? "nothing to buy; its leads carry on the car's" : "nothing to buy";
             case MADE -> "its time and material as typed";
             case HARD_WIRED -> Words.count(KitDecisions.cuts(KitDecisions.cutOff(vehicle)), "cut") + " to the car";
-            case NONE -> need == KitNeed.ANTENNA_ADAPTER ? "no reception" : "nothing holds the radio but what is there";
+            case NONE -> need == KitNeed.ANTENNA_ADAPTER ? NO_ADAPTER : "nothing holds the radio but what is there";
         };
     }
 }
