@@ -8,8 +8,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.draft.Archetypes;
+import velvetbezel.draft.Expander;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
@@ -24,11 +27,33 @@ import velvetbezel.worksheet.Tables;
 public final class Demo {
     private static final Path FOLDER = Path.of("..", "demo");
     private static final JsonMapper JSON = new JsonMapper();
+    private static final Archetypes ARCHETYPES = readArchetypes();
     public static final Catalogue CATALOGUE = Catalogue.read(tree("functions"));
 
     private Demo() {}
 
+    /** A demo sheet's long text, whether its file is long or short. */
     public static String text(String id) {
+        String file = file(id);
+        Object tree = parse(file);
+        return Expander.isShort(tree)
+                ? written(Expander.expand(tree, ARCHETYPES).tree())
+                : file;
+    }
+
+    /** JSON in one line with a space after colons and commas, as people write it. */
+    private static String written(Object tree) {
+        if (tree instanceof Map<?, ?> map)
+            return map.entrySet().stream()
+                    .map(e -> "\"%s\": %s".formatted(e.getKey(), written(e.getValue())))
+                    .collect(Collectors.joining(", ", "{", "}"));
+        return tree instanceof List<?> list
+                ? list.stream().map(Demo::written).collect(Collectors.joining(", ", "[", "]"))
+                : JSON.writeValueAsString(tree);
+    }
+
+    /** A demo sheet as its file has it. */
+    public static String file(String id) {
         try (Stream<Path> files = Files.walk(FOLDER)) {
             return Files.readString(files.filter(f -> f.getFileName().toString().equals(id + ".json"))
                     .findFirst()
@@ -44,6 +69,20 @@ public final class Demo {
 
     public static Object parse(String json) {
         return JSON.readValue(json, Object.class);
+    }
+
+    /** The catalogue of standard devices that ships with the program. */
+    public static Archetypes archetypes() {
+        return ARCHETYPES;
+    }
+
+    private static Archetypes readArchetypes() {
+        try {
+            return Archetypes.read(parse(Files.readString(
+                    Path.of("..", "store", "src", "main", "resources", "velvetbezel", "store", "archetypes.json"))));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** The tables that ship with the program. */

@@ -1,16 +1,18 @@
 package velvetbezel.draft;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
 import velvetbezel.sheet.LeadRole;
 
-/** A factory radio that nobody described: what the car's plugs ask of one, taken from standard devices. */
+/** A factory radio that nobody described: what the car's plugs ask of one, taken from the catalogue. */
 public final class FactoryRadio {
     private static final Object CAUTION = Map.of(
             "station",
@@ -20,114 +22,105 @@ public final class FactoryRadio {
             "why",
             "The sheet does not describe it; the baseline test tells what this car's radio really did.");
 
-    /** A position with a wire of the car. */
-    record Wired(String plug, String position, LeadRole role) {}
-
-    private final List<Wired> wires;
-    private final Map<String, Object> radio;
-    private final Map<String, String> names = new HashMap<>();
-
-    /** @param chosen standard devices behind the plugs, whose pieces make up the radio */
-    FactoryRadio(List<Wired> wires, List<Blocks.Standard> chosen, Map<String, Object> values) {
-        this.wires = wires;
-        Map<String, Object> built = Map.of("id", "factory radio", "name", "factory radio");
-        for (Blocks.Standard block : chosen) built = Merge.objects(built, Block.filledPiece(block.radio(), values));
-        this.radio = new LinkedHashMap<>(built);
-        if (radio.remove("names") instanceof Map<?, ?> said)
-            said.forEach((role, name) -> names.put(Blocks.label((String) role), (String) name));
-    }
+    private FactoryRadio() {}
 
     /**
      * A vehicle's tree with a radio, where it has none.
      *
      * @return the tree itself where it describes one, or is none of a vehicle
      */
-    public static Object in(Object tree, Blocks blocks) {
+    public static Object in(Object tree, Archetypes catalogue) {
         if (!(tree instanceof Map<?, ?> sheet) || !"vehicle".equals(sheet.get("kind")) || sheet.get("radio") != null)
             return tree;
-        List<Map<?, ?>> plugs = maps(sheet.get("plugs")).stream()
-                .filter(p -> p.get("access") == null)
-                .toList();
-        List<Wired> wires = new ArrayList<>();
-        for (Map<?, ?> plug : plugs)
-            for (Map<?, ?> position : maps(plug.get("positions")))
-                role(position).ifPresent(r -> wires.add(new Wired(text(plug, "id"), text(position, "position"), r)));
-        FactoryRadio radio =
-                new FactoryRadio(wires, blocks.behind(present(wires)), Map.of("buttons", list(sheet.get("buttons"))));
-        Map<String, Object> whole = new LinkedHashMap<>();
-        sheet.forEach((k, v) -> whole.put((String) k, v));
+        List<ShortPlug> plugs = plugs(sheet.get("plugs"));
+        CarPieces pieces = new CarPieces(catalogue, plugs, Map.of(), Map.of(), texts(sheet.get("buttons")));
+        Map<String, Object> whole = Archetypes.object(sheet);
         List<Object> cautions = new ArrayList<>(list(sheet.get("cautions")));
         cautions.add(CAUTION);
         whole.put("cautions", cautions);
-        whole.put("radio", radio.tree(plugs.stream().map(radio::socket).toList()));
+        whole.put("radio", tree(pieces, plugs));
         return whole;
     }
 
-    private static Set<String> present(List<Wired> wires) {
-        return wires.stream().map(w -> w.role.label()).collect(Collectors.toSet());
-    }
-
-    /** @param plugs its halves of the car's plugs */
-    Map<String, Object> tree(List<? extends Map<String, Object>> plugs) {
-        Map<String, Object> whole = new LinkedHashMap<>(radio);
-        whole.put("plugs", plugs);
-        Set<String> present = present(wires);
-        List<String> terminals = names.entrySet().stream()
-                .filter(e -> !present.contains(e.getKey()))
-                .map(Map.Entry::getValue)
+    /** Its tree: the other halves of the plugs at its place, and what the pieces behind them have for it. */
+    static Map<String, Object> tree(CarPieces pieces, List<ShortPlug> plugs) {
+        Map<String, Object> radio = new LinkedHashMap<>(pieces.radio());
+        Map<String, String> names = pieces.names(Optional.empty());
+        List<ShortPlug> here = plugs.stream().filter(ShortPlug::atTheRadio).toList();
+        Set<String> used = new HashSet<>();
+        List<Object> halves = new ArrayList<>(halves(here, names, used));
+        halves.addAll(list(radio.get("plugs")));
+        radio.put("plugs", halves);
+        Set<String> asked = new HashSet<>();
+        texts(radio, asked);
+        List<String> terminals = names.values().stream()
                 .distinct()
+                .filter(n -> !used.contains(n) && asked.contains(n))
                 .toList();
-        if (!terminals.isEmpty()) whole.put("terminals", terminals);
-        return whole;
+        if (!terminals.isEmpty()) radio.put("terminals", terminals);
+        return radio;
     }
 
-    /** The first position of a role has the name that the radio's rules use. */
-    Map<String, Object> position(Object number, Wired wire) {
+    /** The names of one role go to the plug whose name comes first, however the plugs were listed. */
+    private static List<Map<String, Object>> halves(List<ShortPlug> here, Map<String, String> names, Set<String> used) {
+        Map<String, Map<String, Object>> byPlug = new HashMap<>();
+        here.stream()
+                .sorted(Comparator.comparing(ShortPlug::id))
+                .forEach(p -> byPlug.put(p.id(), p.partnerTree(l -> position(l, names, used))));
+        return here.stream().map(p -> byPlug.get(p.id())).toList();
+    }
+
+    /**
+     * A position of a partner: the first of a role has the name that the partner's rules use.
+     *
+     * @param used names that are taken; this one is added
+     */
+    static Map<String, Object> position(ShortLead lead, Map<String, String> names, Set<String> used) {
         Map<String, Object> position = new LinkedHashMap<>();
-        position.put("position", number);
-        boolean first = wires.stream()
-                .filter(w -> w.role == wire.role)
-                .findFirst()
-                .filter(wire::equals)
-                .isPresent();
-        if (first && names.containsKey(wire.role.label())) position.put("name", names.get(wire.role.label()));
-        position.put("role", wire.role.label());
+        position.put("position", lead.position().orElseThrow());
+        lead.role().map(LeadRole::label).map(names::get).filter(used::add).ifPresent(n -> position.put("name", n));
+        position.put("role", lead.role().map(LeadRole::label).orElse(ShortLines.UNKNOWN));
         return position;
     }
 
-    /** The radio's half of a plug of the car. */
-    private Map<String, Object> socket(Map<?, ?> plug) {
-        Map<String, Object> half = new LinkedHashMap<>();
-        plug.forEach((k, v) -> half.put((String) k, v));
-        half.put("socket", !Boolean.TRUE.equals(plug.get("socket")));
-        List<Object> positions = new ArrayList<>();
-        for (Map<?, ?> p : maps(plug.get("positions"))) {
-            Optional<Wired> wire = wires.stream()
-                    .filter(w -> w.plug.equals(text(plug, "id")) && w.position.equals(text(p, "position")))
-                    .findFirst();
-            positions.add(wire.map(w -> (Object) position(p.get("position"), w))
-                    .orElseGet(() -> Map.of("position", p.get("position"), "empty", true)));
-        }
-        half.put("positions", positions);
-        return half;
+    /** The plugs of a long sheet. */
+    static List<ShortPlug> plugs(Object trees) {
+        List<ShortPlug> plugs = new ArrayList<>();
+        for (Object entry : list(trees)) if (entry instanceof Map<?, ?> plug) plugs.add(plug(plug));
+        return plugs;
     }
 
-    private static Optional<LeadRole> role(Map<?, ?> position) {
-        Object role = position.get("role") instanceof Map<?, ?> said ? said.get("value") : position.get("role");
-        return role instanceof String text ? LeadRole.find(text) : Optional.empty();
+    private static ShortPlug plug(Map<?, ?> plug) {
+        List<ShortLead> leads = new ArrayList<>();
+        for (Object position : list(plug.get("positions")))
+            if (position instanceof Map<?, ?> p)
+                LeadTree.read(p, OptionalDouble.of(LeadTree.CAR_METRES)).ifPresent(leads::add);
+        return new ShortPlug(
+                String.valueOf(plug.get("id")),
+                String.valueOf(plug.get("family")),
+                Boolean.TRUE.equals(plug.get("socket")),
+                plug.get("size") instanceof Integer size ? size : 1,
+                plug.get("access") == null ? Optional.empty() : Optional.of(Archetypes.object(plug.get("access"))),
+                Optional.ofNullable((String) plug.get("in")),
+                Optional.empty(),
+                !leads.isEmpty()
+                        && list(plug.get("positions")).stream()
+                                .allMatch(p -> p instanceof Map<?, ?> m
+                                        && (Boolean.TRUE.equals(m.get("bare")) || Boolean.TRUE.equals(m.get("empty")))),
+                leads);
     }
 
-    private static String text(Map<?, ?> map, String key) {
-        return String.valueOf(map.get(key));
+    private static void texts(Object tree, Set<String> into) {
+        if (tree instanceof Map<?, ?> map) map.values().forEach(v -> texts(v, into));
+        else if (tree instanceof List<?> list) list.forEach(e -> texts(e, into));
+        else if (tree instanceof String text) into.add(text);
     }
 
-    private static List<Object> list(Object value) {
-        return value instanceof List<?> l ? new ArrayList<>(l) : List.of();
+    private static List<?> list(Object value) {
+        return value instanceof List<?> l ? l : List.of();
     }
 
-    private static List<Map<?, ?>> maps(Object value) {
-        List<Map<?, ?>> maps = new ArrayList<>();
-        for (Object o : list(value)) if (o instanceof Map<?, ?> m) maps.add(m);
-        return maps;
+    private static List<String> texts(Object value) {
+        return list(value).stream().map(Object::toString).toList();
     }
 }

@@ -2,11 +2,11 @@ package velvetbezel.draft;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -14,7 +14,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.apache.commons.text.similarity.LevenshteinDistance;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.LeadState;
 import velvetbezel.sheet.Provenance;
@@ -22,17 +21,18 @@ import velvetbezel.units.WireColour;
 
 /**
  * Reads leads as people type them, one after the other by commas or lines:
- * {@code [n[-m]] [spare|unused] [gives] role[?] [colour] [thick|thin|n AWG|n mm²] [> where] [from origin]}.
+ * {@code [n[-m]] [spare|unused] [gives] role[?] [colour] [thick|thin|n AWG|n mm²] [n m] [> where]
+ * [from origin]}.
  * Sets unfold: speakers, line pairs, P3 (constant, accessory, ground), S8 (four pairs), with their colours in brackets.
  */
 public final class ShortLines {
     static final String UNKNOWN = "unknown";
     private static final int MOST_WORDS = 5;
-    private static final int NEAREST = 3;
     private static final Pattern ITEM = Pattern.compile("(?:\\[[^]\\n]*]|(?<=\\d),(?=\\d)|[^,\\n\\[])+");
     private static final Pattern PLACE = Pattern.compile("(\\d{1,3})(?:\\s*-\\s*(\\d{1,3}))?(?=\\s|$)");
     private static final Pattern SIZE = Pattern.compile(
             "(thick|thin)|(-?\\d{1,2})\\s*AWG|(\\d+(?:[.,]\\d+)?)\\s*mm(?:²|2)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern METRES = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*m(?=\\s|$)");
     private static final Pattern BRACKETS = Pattern.compile("\\[([^]]*)]");
     private static final Map<String, LeadRole> WORDS = Map.of(
             "wheel", LeadRole.STEERING_1,
@@ -41,10 +41,19 @@ public final class ShortLines {
     private static final List<String> CORNERS = List.of("fl", "fr", "rl", "rr");
     private static final List<String> SETS = List.of("speakers", "line pairs", "P3", "S8");
 
+    /** A row of a list that was pasted: position, then a separator. */
+    private static final Pattern ROW = Pattern.compile("(?m)^[ \\t\"]*(\\d{1,3})[ \"]*(?:([;|\\t])|(,)(?=\\s*\\D)).*$");
+    /** Its head: words such as pin and colour between separators, and no position. */
+    private static final Pattern HEAD =
+            Pattern.compile("(?im)^[ \\t\"]*(pin|pos\\.?|position|no\\.?|number|terminal|cavity)[ \"]*[;,|\\t].*$");
+
+    private final Paper paper;
     private final List<ShortLead> leads = new ArrayList<>();
     private final List<Unread> unread = new ArrayList<>();
 
-    private ShortLines() {}
+    private ShortLines(Paper paper) {
+        this.paper = paper;
+    }
 
     /** What was typed between two places of the text, and why it is not read. */
     public record Unread(int from, int to, String words, String why) {}
@@ -58,10 +67,28 @@ public final class ShortLines {
     }
 
     public static Read read(String text) {
-        ShortLines lines = new ShortLines();
-        Matcher item = ITEM.matcher(text);
-        while (item.find()) lines.item(new Cursor(text, item.start(), item.end()));
+        return read(text, Paper.PLAIN);
+    }
+
+    /** @param paper what the abbreviations of this paper mean */
+    public static Read read(String text, Paper paper) {
+        ShortLines lines = new ShortLines(paper);
+        String plain = withoutSeparators(text);
+        Matcher item = ITEM.matcher(plain);
+        while (item.find()) lines.item(new Cursor(plain, item.start(), item.end()));
         return new Read(lines.leads, lines.unread);
+    }
+
+    /** Rows of a pasted list as lines: blanks in place of separators and quotes, so that every word stays in place. */
+    private static String withoutSeparators(String text) {
+        String headless =
+                HEAD.matcher(text).replaceAll(m -> " ".repeat(m.group().length()));
+        return ROW.matcher(headless).replaceAll(m -> {
+            String row = m.group(2) == null
+                    ? m.group().replaceAll("(?<!\\d),|,(?!\\d)", " ").replaceFirst(",", " ")
+                    : m.group().replace(m.group(2), " ");
+            return Matcher.quoteReplacement(row.replace('"', ' '));
+        });
     }
 
     /** The same leads, as they are typed. */
@@ -133,19 +160,25 @@ public final class ShortLines {
         LeadState state =
                 c.takeWord("spare") ? LeadState.SPARE : c.takeWord("unused") ? LeadState.UNUSED : LeadState.USED;
         boolean gives = c.takeWord("gives");
+        Optional<WireColour> before = place.isPresent() ? colourBefore(c) : Optional.empty();
         List<Said> roles = roles(c);
         if (roles.isEmpty()) {
             refuse(c, noRole(c.rest()));
             return;
         }
-        List<Optional<WireColour>> colours = colours(c, roles.size());
+        List<Optional<WireColour>> colours = before.isPresent() ? List.of(before) : colours(c, roles.size());
         Optional<String> size = c.take(SIZE).map(ShortLines::size);
+        OptionalDouble metres = c.take(METRES)
+                .map(m -> OptionalDouble.of(Double.parseDouble(m.group(1).replace(',', '.'))))
+                .orElse(OptionalDouble.empty());
         List<String> to = c.take(Pattern.compile(">\\s*")).isPresent() ? to(c) : List.of();
         Optional<Provenance.Origin> from = c.takeWord("from")
                 ? c.longest(w -> Provenance.Origin.find(w.toLowerCase(Locale.ROOT)))
                 : Optional.empty();
         if (!c.done()) {
-            refuse(c, "is not read: after the role come colour, size, \"> where\" and \"from\" with who says so.");
+            refuse(
+                    c,
+                    "is not read: after the role come colour, size, length, \"> where\" and \"from\" with who says so.");
             return;
         }
         List<OptionalInt> positions = positions(place, roles.size(), start, c);
@@ -160,6 +193,7 @@ public final class ShortLines {
                     roles.get(one ? 0 : i).guessed,
                     colours.get(one ? 0 : i),
                     size,
+                    metres,
                     to,
                     from));
     }
@@ -170,18 +204,31 @@ public final class ShortLines {
 
     // --- roles
 
-    private static List<Said> roles(Cursor c) {
-        for (String set : SETS) if (c.takeWord(set)) return set(set, c);
-        return c.longest(ShortLines::role).map(List::of).orElse(List.of());
+    /** A list may have the colour in the column before the role. */
+    private Optional<WireColour> colourBefore(Cursor c) {
+        int start = c.at;
+        boolean role = !roles(c).isEmpty();
+        c.at = start;
+        if (role) return Optional.empty();
+        Optional<WireColour> colour = c.longest(paper::colour);
+        int then = c.at;
+        boolean roleThen = colour.isPresent() && c.longest(this::role).isPresent();
+        c.at = roleThen ? then : start;
+        return roleThen ? colour : Optional.empty();
     }
 
-    private static Optional<Said> role(String words) {
+    private List<Said> roles(Cursor c) {
+        for (String set : SETS) if (c.takeWord(set)) return set(set, c);
+        return c.longest(this::role).map(List::of).orElse(List.of());
+    }
+
+    private Optional<Said> role(String words) {
         boolean guessed = words.endsWith("?");
         String name = guessed ? words.substring(0, words.length() - 1) : words;
         if (name.equalsIgnoreCase(UNKNOWN))
             return guessed ? Optional.empty() : Optional.of(new Said(Optional.empty(), false));
         return Optional.ofNullable(WORDS.get(name.toLowerCase(Locale.ROOT)))
-                .or(() -> LeadRole.read(name))
+                .or(() -> paper.role(name))
                 .map(r -> new Said(Optional.of(r), guessed));
     }
 
@@ -218,17 +265,13 @@ public final class ShortLines {
 
     private static String noRole(String rest) {
         String word = rest.replaceAll("[\\[>].*", "").strip();
-        LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
-        String first = word.split("\\s+")[0].toLowerCase(Locale.ROOT);
-        List<String> nearest = Stream.of(
+        String first = word.split("\\s+")[0];
+        List<String> known = Stream.of(
                         Arrays.stream(LeadRole.values()).map(LeadRole::label), WORDS.keySet().stream(), SETS.stream())
                 .flatMap(s -> s)
-                .sorted(Comparator.comparingInt((String s) -> distance.apply(s.toLowerCase(Locale.ROOT), first))
-                        .thenComparing(s -> s))
-                .limit(NEAREST)
                 .toList();
         return "names no role; the nearest are %s. A wire that nobody knows is \"%s\"."
-                .formatted(String.join(", ", nearest), UNKNOWN);
+                .formatted(Nearest.to(first, known), UNKNOWN);
     }
 
     // --- colours, sizes, positions
@@ -238,15 +281,15 @@ public final class ShortLines {
         int start = c.at;
         Optional<Matcher> brackets = c.take(BRACKETS);
         if (brackets.isEmpty()) {
-            Optional<WireColour> one = count == 1 ? c.longest(WireColour::read) : Optional.empty();
+            Optional<WireColour> one = count == 1 ? c.longest(paper::colour) : Optional.empty();
             return IntStream.range(0, count).mapToObj(i -> one).toList();
         }
         String inside = brackets.get().group(1);
         List<String> words =
                 inside.isBlank() ? List.of() : List.of(inside.strip().split("\\s*,\\s*"));
-        List<Optional<WireColour>> read = words.stream().map(WireColour::read).toList();
+        List<Optional<WireColour>> read = words.stream().map(paper::colour).toList();
         Optional<String> wrong =
-                words.stream().filter(w -> WireColour.read(w).isEmpty()).findFirst();
+                words.stream().filter(w -> paper.colour(w).isEmpty()).findFirst();
         if (wrong.isEmpty() && read.size() == count) return read;
         String why = wrong.map(w -> "holds \"%s\", which is no colour; %s.".formatted(w, WireColour.expected()))
                 .orElse("holds %d colours for %d wires; give one for each.".formatted(read.size(), count));

@@ -3,7 +3,6 @@ package velvetbezel.harness;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 
@@ -28,17 +27,9 @@ final class Bypass {
         for (Instance i : draft.instances)
             if (i.owner() == Instance.Owner.CAR && !i.id().equals(Builder.CAR))
                 for (Plug plug : i.device().plugs())
-                    if (drivesSpeakers(plug) && bypass.parted(i, plug))
+                    if (plug.drivesSpeakers() && bypass.parted(i, plug))
                         bypass.amplifiers.put(i.id(), i.device().name());
         return bypass;
-    }
-
-    private static boolean drivesSpeakers(Plug plug) {
-        return plug.positions().stream()
-                .anyMatch(p -> p.flow() == Flow.GIVES
-                        && p.role()
-                                .filter(r -> r.group() == LeadRole.Group.SPEAKER)
-                                .isPresent());
     }
 
     private boolean parted(Instance i, Plug plug) {

@@ -25,6 +25,7 @@ import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
+import velvetbezel.sheet.Position;
 
 /**
  * Which places of a kit can bear on a function, read off the sheets: what a function expects is followed backwards,
@@ -229,7 +230,22 @@ final class Influence {
 
     /** A terminal that somebody looks at: what its net carries, and what its plug could be pushed into. */
     private void at(Instance i, String terminal, Walk walk) {
-        end(i, reach.potential.net(i.terminal(terminal)), walk);
+        int net = reach.potential.net(i.terminal(terminal));
+        end(i, net, walk);
+        if (net == reach.potential.net(LeadRole.AMP_REMOTE)) bypass(i, walk);
+    }
+
+    /** An amplifier whose output plug is taken apart is not switched on. */
+    private void bypass(Instance amplifier, Walk walk) {
+        for (Plug plug : amplifier.device().plugs())
+            if (amplifier.owner() == Instance.Owner.CAR && plug.drivesSpeakers())
+                for (Position p : plug.positions())
+                    if (!p.empty())
+                        reach.crowded(
+                                amplifier.id(),
+                                reach.potential.net(new TerminalId(amplifier.id(), plug.id() + "." + p.number())),
+                                walk.slots,
+                                walk.crowds);
     }
 
     private void end(Instance i, int net, Walk walk) {

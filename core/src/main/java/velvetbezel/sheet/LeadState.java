@@ -21,7 +21,7 @@ public enum LeadState {
         return this == USED ? role : word() + " " + role;
     }
 
-    static Optional<LeadState> find(String word) {
+    public static Optional<LeadState> find(String word) {
         return Arrays.stream(values()).filter(s -> s.word().equals(word)).findFirst();
     }
 }

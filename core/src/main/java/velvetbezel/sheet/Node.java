@@ -34,6 +34,11 @@ public final class Node {
         return path;
     }
 
+    /** What stands here, unread; null where nothing does. */
+    public Object value() {
+        return value;
+    }
+
     public boolean present() {
         return value != null;
     }

@@ -41,6 +41,15 @@ public record Plug(
         return fits(other) && agreement(other) > 0;
     }
 
+    /** Whether it is the plug through which an amplifier drives speakers. */
+    public boolean drivesSpeakers() {
+        return positions.stream()
+                .anyMatch(p -> p.flow() == Flow.GIVES
+                        && p.role()
+                                .filter(r -> r.group() == LeadRole.Group.SPEAKER)
+                                .isPresent());
+    }
+
     /** Whether every wire of it ends bare: it is cut off. */
     public boolean isCutOff() {
         return positions.stream().filter(p -> !p.empty()).allMatch(Position::bare);

@@ -13,6 +13,7 @@ import velvetbezel.harness.Instance;
 import velvetbezel.harness.Joint;
 import velvetbezel.harness.Labels;
 import velvetbezel.harness.PositionId;
+import velvetbezel.sheet.CommonCode;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.Iso10487;
 import velvetbezel.sheet.LeadRole;

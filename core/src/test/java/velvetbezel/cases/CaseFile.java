@@ -11,7 +11,10 @@ import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 import velvetbezel.Demo;
+import velvetbezel.draft.Archetypes;
+import velvetbezel.draft.Expander;
 import velvetbezel.function.Catalogue;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
@@ -31,7 +34,21 @@ import velvetbezel.sheet.SheetReader;
  */
 record CaseFile(String id, int trap, JsonNode sheets, JsonNode expected) {
     private static final JsonMapper JSON = new JsonMapper();
+    private static final Archetypes CATALOGUE = Demo.archetypes();
     static final List<String> IDS = List.of("N1", "N2", "N3", "N4", "N5", "N6", "N7", "N8", "N9", "N10");
+
+    /** The same job with car, radio and parts as a person types them: short sheets. */
+    static CaseFile typed(String id, int trap) {
+        CaseFile file = of(id, trap);
+        ObjectNode sheets = (ObjectNode) file.sheets.deepCopy();
+        JsonNode typed = read("typed/" + id + ".json");
+        List.of("vehicle", "radio", "parts").forEach(f -> sheets.set(f, typed.get(f)));
+        for (int i = 0; i < typed.get("traps").size(); i++) {
+            ObjectNode own = (ObjectNode) sheets.get("traps").get(i);
+            typed.get("traps").get(i).properties().forEach(e -> own.set(e.getKey(), e.getValue()));
+        }
+        return new CaseFile(id, trap, sheets, file.expected);
+    }
 
     static CaseFile of(String id, int trap) {
         JsonNode expected = read("cases.json")
@@ -83,7 +100,7 @@ record CaseFile(String id, int trap, JsonNode sheets, JsonNode expected) {
                     .properties()
                     .forEach(e -> text[0] = text[0].replace(
                             "\"" + e.getKey() + "\"", "\"" + e.getValue().asString() + "\""));
-        return (Sheet.Vehicle) SheetReader.read(Demo.parse(text[0]));
+        return (Sheet.Vehicle) sheet(JSON.readTree(text[0]));
     }
 
     Sheet.Radio radio() {
@@ -91,7 +108,9 @@ record CaseFile(String id, int trap, JsonNode sheets, JsonNode expected) {
     }
 
     private static Sheet sheet(JsonNode node) {
-        return SheetReader.read(Demo.parse(node.toString()));
+        Object tree = Demo.parse(node.toString());
+        return SheetReader.read(
+                Expander.isShort(tree) ? Expander.expand(tree, CATALOGUE).tree() : tree);
     }
 
     Sheet.Part partNamed(String id) {

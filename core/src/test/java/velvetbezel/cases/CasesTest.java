@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import velvetbezel.harness.CapReferee;
@@ -21,16 +22,16 @@ class CasesTest {
     private static final List<String> LATER =
             List.of("fit", "order", "wrong_order", "tests", "diagnosis", "choices", "settings", "notes");
 
-    private static List<CaseLines.Line> all() {
+    private static List<CaseLines.Line> all(BiFunction<String, Integer, CaseFile> file) {
         List<CaseLines.Line> lines = new ArrayList<>();
         for (String id : CaseFile.IDS)
-            for (int trap = 0; trap < 3; trap++) lines.addAll(CaseLines.of(CaseFile.of(id, trap)));
+            for (int trap = 0; trap < 3; trap++) lines.addAll(CaseLines.of(file.apply(id, trap)));
         return lines;
     }
 
     @Test
     void everyLineOfTheTenJobsComesOutAsDerivedOnPaper() {
-        List<CaseLines.Line> lines = all();
+        List<CaseLines.Line> lines = all(CaseFile::of);
         List<CaseLines.Line> right =
                 lines.stream().filter(CaseLines.Line::right).toList();
         List<CaseLines.Line> wrong = lines.stream()
@@ -46,6 +47,12 @@ class CasesTest {
                 List.of(),
                 right.stream().filter(l -> NOT_YET.containsKey(l.key())).toList(),
                 "right now: take them off the list");
+    }
+
+    /** Typed from the paper in lines and answers, the same jobs come to the same conclusions. */
+    @Test
+    void shortSheetsConcludeWhatLongOnesDo() {
+        assertEquals(all(CaseFile::of), all(CaseFile::typed));
     }
 
     @Test

@@ -22,7 +22,7 @@ import velvetbezel.sheet.SheetTree;
 class FactoryRadioTest {
     private static Sheet.Vehicle without(String vehicle) {
         Object tree = SheetTree.put(Demo.tree(vehicle), "radio", Optional.empty());
-        return (Sheet.Vehicle) SheetReader.read(FactoryRadio.in(tree, PinoutTest.BLOCKS));
+        return (Sheet.Vehicle) SheetReader.read(FactoryRadio.in(tree, Demo.archetypes()));
     }
 
     private static Set<FunctionId> had(Sheet.Vehicle car) {
@@ -57,9 +57,9 @@ class FactoryRadioTest {
     @Test
     void whatIsDescribedStaysAsItIs() {
         Object tree = Demo.tree("corrick-ferryman-2006");
-        assertSame(tree, FactoryRadio.in(tree, PinoutTest.BLOCKS));
+        assertSame(tree, FactoryRadio.in(tree, Demo.archetypes()));
         Object radio = Demo.tree("pebblefen-p2");
-        assertSame(radio, FactoryRadio.in(radio, PinoutTest.BLOCKS));
+        assertSame(radio, FactoryRadio.in(radio, Demo.archetypes()));
     }
 
     /** A fibre insert goes where its housing goes, on the radio's half as on the car's. */

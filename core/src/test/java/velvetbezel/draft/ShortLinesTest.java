@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -115,6 +116,7 @@ class ShortLinesTest {
                 random.nextBoolean()
                         ? Optional.of(one(new String[] {"thick", "thin", "18 AWG", "0.75 mm²"}, random))
                         : Optional.empty(),
+                random.nextBoolean() ? OptionalDouble.of((1 + random.nextInt(60)) / 4.0) : OptionalDouble.empty(),
                 to,
                 random.nextBoolean() ? Optional.of(one(Provenance.Origin.values(), random)) : Optional.empty());
     }

@@ -130,12 +130,8 @@ class KeptAndLostTest {
                                 .replace("ashdyke-plover-module", "thornlea-plover-amplified ashdyke-bus-power"),
                         "position main 5 (line rear left +) of the car's plug, which nothing feeds"),
                 fault("balance", MINIBUS, "rear left + joint", open(LeadRole.REAR_LEFT_PLUS, "rl+")),
-                row(
-                        "subwoofer",
-                        CROSSOVER,
-                        bypass,
-                        "Nothing takes up position speakers 9 (subwoofer +) of the car's plug"),
-                row("centre speaker", CROSSOVER, bypass, "position speakers 11 (centre speaker +) of the car's plug"),
+                row("subwoofer", CROSSOVER, bypass, "Remote of the factory amplifier reads 0 V, needs 6.0 V."),
+                row("centre speaker", CROSSOVER, bypass, "Remote of the factory amplifier reads 0 V, needs 6.0 V."),
                 row(
                         "amplifier",
                         CROSSOVER,

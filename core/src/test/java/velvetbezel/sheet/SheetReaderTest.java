@@ -46,7 +46,7 @@ class SheetReaderTest {
                 List.of(
                         "plugs[A].positions: position 5 of plug A (ISO 10487 A, 8 positions) is missing. List it, with \"empty\": true if it holds no wire.",
                         "radio.plugs[A].positions: position 5 of plug A (ISO 10487 A, 8 positions) is missing. List it, with \"empty\": true if it holds no wire."),
-                faults("corrick-ferryman-2006", "{\"position\": 5, \"empty\": true},", ""));
+                faults("corrick-ferryman-2006", "{\"position\": 5, \"empty\": true}, ", ""));
     }
 
     @Test

@@ -3,6 +3,7 @@ package velvetbezel.store;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.draft.Expander;
 import velvetbezel.draft.FactoryRadio;
 import velvetbezel.function.Catalogue;
 import velvetbezel.harness.Builder;
@@ -15,17 +16,33 @@ import velvetbezel.worksheet.Tables;
 /**
  * A sheet, the catalogue of functions or the workshop's tables, with its JSON text, read and checked. One of the
  * three is there.
+ *
+ * @param body  the long sheet
+ * @param typed the short sheet it was made from, where it was typed short
  */
 public record Document(
         String id,
         String kind,
         String name,
         String body,
+        Optional<String> typed,
         Optional<Sheet> sheet,
         Optional<Catalogue> catalogue,
         Optional<Tables> tables) {
     /** @throws InvalidInput with every fault */
-    public static Document read(String body) {
+    public static Document read(String text) {
+        Object parsed = Json.parse(text);
+        if (!Expander.isShort(parsed)) return read(text, Optional.empty());
+        Object tree = Expander.expand(parsed, StandardArchetypes.all()).tree();
+        return read(Json.write(tree), Optional.of(text));
+    }
+
+    /** What was given: the short sheet where it was typed short, else the long one. */
+    public String source() {
+        return typed.orElse(body);
+    }
+
+    private static Document read(String body, Optional<String> typed) {
         Object tree = tree(body);
         if (tree instanceof Map<?, ?> map && "functions".equals(map.get("kind"))) {
             Catalogue catalogue = Catalogue.read(tree);
@@ -34,6 +51,7 @@ public record Document(
                     "functions",
                     "Functions",
                     body,
+                    typed,
                     Optional.empty(),
                     Optional.of(catalogue),
                     Optional.empty());
@@ -45,6 +63,7 @@ public record Document(
                     Library.TABLES,
                     tables.name(),
                     body,
+                    typed,
                     Optional.empty(),
                     Optional.empty(),
                     Optional.of(tables));
@@ -53,12 +72,19 @@ public record Document(
         List<Fault> faults = Builder.faultsOf(sheet);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Document(
-                sheet.id(), kind(sheet), sheet.name(), body, Optional.of(sheet), Optional.empty(), Optional.empty());
+                sheet.id(),
+                kind(sheet),
+                sheet.name(),
+                body,
+                typed,
+                Optional.of(sheet),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** What a text says, with the factory radio that a vehicle's sheet leaves out. */
     public static Object tree(String body) {
-        return FactoryRadio.in(Json.parse(body), StandardBlocks.all());
+        return FactoryRadio.in(Json.parse(body), StandardArchetypes.all());
     }
 
     private static String kind(Sheet sheet) {

@@ -158,7 +158,7 @@ public class Intakes {
                             d.name(),
                             twice ? "refused" : verdict(d),
                             twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
-                    bodies.add(d.body());
+                    bodies.add(d.source());
                 } catch (InvalidInput e) {
                     for (Fault f : e.faults()) {
                         rows.add(new Row(
@@ -440,7 +440,8 @@ public class Intakes {
                 to);
         tx.execute(
                 """
-            update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))
+            update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2))),
+              typed = jsonb_set(s.typed::jsonb, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))::text
             from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and s.id = r.item and r.body ?? 'price'
               and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""",
                 id,

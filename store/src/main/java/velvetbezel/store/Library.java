@@ -19,11 +19,14 @@ import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.Record3;
 import org.jooq.impl.DSL;
+import velvetbezel.draft.Expander;
+import velvetbezel.draft.Recognise;
 import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Plug;
+import velvetbezel.sheet.PlugFamily;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.rows.tables.records.ListingRecord;
 import velvetbezel.worksheet.Tables;
@@ -121,6 +124,23 @@ public class Library {
                 .toArray(String[]::new);
     }
 
+    /** How the face of a plug of this family is arranged, where a vehicle's sheet says so. */
+    public Optional<PlugFamily> family(String name) {
+        return db.select(SHEET.ID)
+                .from(SHEET)
+                .where(
+                        SHEET.KIND.eq("vehicle"),
+                        DSL.condition(
+                                "body->'families' @> jsonb_build_array(jsonb_build_object('family', ?::text))", name))
+                .orderBy(SHEET.ID)
+                .limit(1)
+                .fetchOptional(SHEET.ID)
+                .flatMap(this::find)
+                .flatMap(Document::sheet)
+                .flatMap(s -> ((Sheet.Vehicle) s)
+                        .families().stream().filter(f -> f.name().equals(name)).findFirst());
+    }
+
     /** Every vehicle sheet of one model, whatever its trim and generation. */
     public List<Sheet.Vehicle> model(String make, String model) {
         return db
@@ -201,9 +221,16 @@ public class Library {
                 .set(SHEET.NAME, d.name())
                 .set(SHEET.REVISION, SHEET.REVISION.plus(1))
                 .set(SHEET.BODY, JSONB.valueOf(d.body()))
+                .set(SHEET.TYPED, d.typed().orElse(null))
+                .set(SHEET.CATALOGUE, catalogue(d))
                 .where(SHEET.ID.eq(d.id()))
                 .execute();
         d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
+    }
+
+    /** The revision of the catalogue that a short sheet was expanded with. */
+    private static String catalogue(Document d) {
+        return d.typed().isPresent() ? StandardArchetypes.all().revision() : null;
     }
 
     /** Revision that edits are made against. */
@@ -226,7 +253,7 @@ public class Library {
     public void change(String id, String who, String what, int seen, UnaryOperator<Object> change) {
         db.transaction(t -> {
             var row = t.dsl()
-                    .select(SHEET.REVISION, SHEET.BODY)
+                    .select(SHEET.REVISION, SHEET.BODY, SHEET.TYPED)
                     .from(SHEET)
                     .where(SHEET.ID.eq(id))
                     .forUpdate()
@@ -236,12 +263,33 @@ public class Library {
                 throw new InvalidInput(
                         id,
                         "Somebody changed this sheet meanwhile (see its history). Look at it as it is now, and make your change again.");
-            Document changed = Document.read(
-                    Json.write(change.apply(Json.parse(row.value2().data()))));
+            Object tree = change.apply(Json.parse(row.value2().data()));
+            Document changed =
+                    Document.read(Json.write(row.value3() == null ? tree : typedAgain(Json.parse(row.value3()), tree)));
             if (!changed.id().equals(id))
                 throw new InvalidInput("id", "A sheet keeps its id; duplicate it to make another.");
             if (!Json.same(row.value2().data(), changed.body())) replace(t.dsl(), changed, who, what);
         });
+    }
+
+    /** The short sheet of a tree that was changed, unless it is one already. */
+    private static Object typedAgain(Object typed, Object tree) {
+        return Expander.isShort(tree)
+                ? tree
+                : Recognise.again(typed, tree, StandardArchetypes.all()).tree();
+    }
+
+    /** What a person typed of a sheet; of one that was not typed short, what the catalogue recognises. */
+    public Object typed(String id) {
+        String typed = db.select(SHEET.TYPED)
+                .from(SHEET)
+                .where(SHEET.ID.eq(id))
+                .fetchOptional(SHEET.TYPED)
+                .orElse(null);
+        return typed != null
+                ? Json.parse(typed)
+                : Recognise.in(Json.parse(find(id).orElseThrow().body()), StandardArchetypes.all())
+                        .tree();
     }
 
     /** Newest first. */
@@ -264,15 +312,14 @@ public class Library {
         change(id, who, "Brought back revision " + revision, seen, tree -> Json.parse(body));
     }
 
-    /** Every sheet of a kind as one ZIP, each in a file of its id. */
+    /** Every sheet of a kind as one ZIP, each in a file of its id, as it was typed. */
     public byte[] zip(String kind) {
         Map<String, String> texts = new LinkedHashMap<>();
-        db.select(SHEET.ID, SHEET.BODY)
+        db.select(SHEET.ID, DSL.coalesce(SHEET.TYPED, SHEET.BODY.cast(String.class)))
                 .from(SHEET)
                 .where(SHEET.KIND.eq(kind))
                 .orderBy(SHEET.ID)
-                .forEach(r -> texts.put(
-                        r.value1() + ".json", Json.write(Json.parse(r.value2().data()))));
+                .forEach(r -> texts.put(r.value1() + ".json", Json.write(Json.parse(r.value2()))));
         return Zip.write(texts);
     }
 
@@ -345,6 +392,8 @@ public class Library {
                         .set(SHEET.NAME, d.name())
                         .set(SHEET.REVISION, 1)
                         .set(SHEET.BODY, JSONB.valueOf(d.body()))
+                        .set(SHEET.TYPED, d.typed().orElse(null))
+                        .set(SHEET.CATALOGUE, catalogue(d))
                         .execute();
                 d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
                 imported.added.add(d.name());

@@ -9,7 +9,6 @@ import java.io.Reader;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,9 +22,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import velvetbezel.draft.Pinout;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.sheet.Opening;
 
 /** Bringing in sheets and lists of parts: previewed, whole or not at all, cancelled without a trace. */
 class IntakeTest {
@@ -230,68 +227,18 @@ class IntakeTest {
         assertEquals(parts.toString(), again.toString());
     }
 
-    /** A vehicle entered from its pinout and its amplified sister: exported, wiped, brought back, and equal. */
+    /** A vehicle typed from its pinout and its amplified sister: exported, wiped, brought back, and equal. */
     @Test
     void vehiclesFromPinoutsComeBackEqual() throws Exception {
-        for (String system : List.of("", "line ")) {
-            List<Pinout.Line> speakers = new ArrayList<>();
-            for (String corner : List.of("rr", "fr", "fl", "rl"))
-                for (String half : List.of("+", "-"))
-                    speakers.add(new Pinout.Line(speakers.size() + 1, system + corner + half, "GN/BN", ""));
-            Pinout paper = new Pinout(
-                    "corrick-tern" + (system.isEmpty() ? "" : "-amplified"),
-                    "Corrick Tern " + system,
-                    "Corrick",
-                    "Tern",
-                    "van " + system,
-                    2007,
-                    2011,
-                    Opening.ONE_DIN,
-                    false,
-                    List.of(),
-                    List.of(),
-                    false,
-                    List.of(
-                            new Pinout.PlugLines(
-                                    "A",
-                                    "ISO 10487 A",
-                                    true,
-                                    8,
-                                    List.of(
-                                            new Pinout.Line(4, "acc", "VT/WH", ""),
-                                            new Pinout.Line(5, "rem", "", ""),
-                                            new Pinout.Line(7, "30", "RD", "16"),
-                                            new Pinout.Line(8, "31", "BN", ""))),
-                            new Pinout.PlugLines("B", "ISO 10487 B", true, 8, speakers)));
-            if (system.isEmpty())
-                paper = new Pinout(
-                        paper.id(),
-                        paper.name(),
-                        paper.make(),
-                        paper.model(),
-                        paper.trim(),
-                        2007,
-                        2011,
-                        paper.opening(),
-                        false,
-                        List.of(),
-                        List.of(),
-                        false,
-                        List.of(
-                                new Pinout.PlugLines(
-                                        "A",
-                                        "ISO 10487 A",
-                                        true,
-                                        8,
-                                        paper.plugs().get(0).lines().stream()
-                                                .filter(l -> !l.role().equals("rem"))
-                                                .toList()),
-                                paper.plugs().get(1)));
-            library.take(
-                    Map.of(
-                            "form",
-                            Json.write(paper.sheet(StandardBlocks.all(), Map.of("from", "printed", "by", "label")))),
-                    "Ines");
+        for (String system : List.of("", "line pairs ")) {
+            Map<String, Object> typed = new LinkedHashMap<>(Map.of(
+                    "format", "velvet-bezel/short", "version", 1, "kind", "vehicle", "years", List.of(2007, 2011)));
+            typed.put("id", "corrick-tern" + (system.isEmpty() ? "" : "-amplified"));
+            typed.put("name", "Corrick Tern, van");
+            String power = "4 acc VT/WH, %s7 30 RD 16 AWG, 8 31 BN".formatted(system.isEmpty() ? "" : "5 rem, ");
+            String sound = "1-8 %srr fr fl rl".formatted(system.isEmpty() ? "speakers " : system);
+            typed.put("plugs", Map.of("ISO 10487 A", power, "ISO 10487 B", sound));
+            library.take(Map.of("form", Json.write(typed)), "Ines");
         }
         byte[] vehicles = library.zip("vehicle");
         List<String> before = Stream.of("corrick-tern", "corrick-tern-amplified")

@@ -95,7 +95,10 @@ class AccessibilityTest extends InBrowser {
                 "/vehicles/new?like=corrick-ferryman-2006",
                 "/parts/new",
                 "/sheets/pebblefen-p2/facts",
-                "/sheets/pebblefen-p2/device?block=dims"
+                "/sheets/pebblefen-p2/lines",
+                "/sheets/thornlea-plover-amplified/lines",
+                "/radios/new",
+                "/sheets/pebblefen-p2/device"
             })
     void otherPagesHaveNone(String path) {
         check(path);

@@ -1,24 +1,18 @@
 package velvetbezel.web.library;
 
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.Collectors;
-import velvetbezel.draft.Block;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InnerWire;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
 import velvetbezel.sheet.RuleWords;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.store.StandardBlocks;
 
-/** What a device is made of, in words, and the blocks that can be added to it. */
+/** What a device is made of, in words. */
 public record DeviceView(
         String id,
         String name,
@@ -30,24 +24,12 @@ public record DeviceView(
         List<Piece> wires,
         List<Piece> ports,
         List<Piece> rules,
-        List<Choice> blocks,
-        List<String> roles,
-        List<String> terminals,
         List<Fault> faults) {
     /** @param list where it stands in the sheet; @param key what it is called there */
     public record Piece(String list, String key, String text) {}
 
-    /** @param open shown with its fields; @param added its rules or leads are in the device */
-    public record Choice(Block block, String sentence, boolean open, boolean added, Map<String, String> typed) {}
-
-    static DeviceView of(
-            Sheet sheet, String shelf, int revision, String chosen, Map<String, String> typed, List<Fault> faults) {
+    static DeviceView of(Sheet sheet, String shelf, int revision, List<Fault> faults) {
         Device d = device(sheet);
-        String kind = sheet instanceof Sheet.Part ? "part" : "radio";
-        List<Choice> blocks = StandardBlocks.all().of(kind).stream()
-                .map(b -> new Choice(
-                        b, b.sentence(), b.id().equals(chosen), added(d, b), b.id().equals(chosen) ? typed : Map.of()))
-                .toList();
         String heading =
                 sheet instanceof Sheet.Vehicle ? "Factory radio: what it does" : "What it has and what it does";
         return new DeviceView(
@@ -74,9 +56,6 @@ public record DeviceView(
                 d.rules().stream()
                         .map(r -> new Piece("rules", r.id(), RuleWords.of(r)))
                         .toList(),
-                blocks,
-                Arrays.stream(LeadRole.values()).map(LeadRole::label).toList(),
-                terminals(d),
                 faults);
     }
 
@@ -120,23 +99,5 @@ public record DeviceView(
                                 .map(t -> " at " + t
                                         + p.minus().map(m -> " and " + m).orElse(""))
                                 .orElse(""));
-    }
-
-    private static boolean added(Device d, Block b) {
-        return b.adds().get("rules") instanceof List<?> rules
-                && !rules.isEmpty()
-                && rules.stream()
-                        .allMatch(r -> r instanceof Map<?, ?> m
-                                && (m.containsKey("each")
-                                        || d.rules().stream()
-                                                .anyMatch(own -> own.id().equals(m.get("id")))));
-    }
-
-    private static List<String> terminals(Device d) {
-        List<String> names = new ArrayList<>();
-        d.leads().forEach(l -> names.add(l.name()));
-        d.plugs().forEach(p -> p.positions()
-                .forEach(q -> names.add(q.name().isEmpty() ? p.id() + "." + q.number() : q.name())));
-        return names;
     }
 }

@@ -9,14 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
-import velvetbezel.draft.Block;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Library;
-import velvetbezel.store.StandardBlocks;
 
 /** Changes what a sheet is made of: facts, and pieces of its device. */
 @Service
@@ -33,20 +31,6 @@ class Making {
     }
 
     /** @throws InvalidInput with every fault; nothing is written then */
-    void add(String id, String who, int seen, String block, Map<String, String> typed) {
-        Sheet sheet = sheet(id);
-        Block adding = StandardBlocks.all()
-                .find(sheet instanceof Sheet.Part ? "part" : "radio", block)
-                .orElseThrow(() -> new InvalidInput("block", "\"%s\" is no building block.".formatted(block)));
-        String path = DeviceView.path(sheet);
-        library.change(
-                id,
-                who,
-                "Added: " + adding.sentence(),
-                seen,
-                tree -> SheetTree.put(tree, path, Optional.of(adding.addTo(device(tree, path), typed))));
-    }
-
     void remove(String id, String who, int seen, String list, String key) {
         if (!LISTS.contains(list))
             throw new InvalidInput(
@@ -110,7 +94,7 @@ class Making {
         return switch (f.kind()) {
             case TEXT, SUGGESTED -> SheetTree.put(
                     owned, f.path(), Optional.of(text).filter(t -> !t.isEmpty()));
-            case LIST -> SheetTree.put(owned, f.path(), Optional.of(NewDevice.words(typed, f.path())));
+            case LIST -> SheetTree.put(owned, f.path(), Optional.of(Typed.words(typed, f.path())));
             case YES_NO -> SheetTree.put(owned, f.path(), Optional.of(!text.isEmpty()));
             case NUMBER -> f.path().startsWith("years[")
                     ? years(owned, f.path().equals("years[1]") ? 0 : 1, number(f, text))

@@ -66,40 +66,16 @@ class MakingController {
     }
 
     @GetMapping("/sheets/{id}/device")
-    String device(@PathVariable String id, @RequestParam(defaultValue = "") String block, Model model) {
-        return device(id, block, Map.of(), List.of(), model);
+    String device(@PathVariable String id, Model model) {
+        return device(id, List.of(), model);
     }
 
-    private String device(String id, String block, Map<String, String> typed, List<Fault> faults, Model model) {
+    private String device(String id, List<Fault> faults, Model model) {
         Document document = editing.find(id);
         model.addAttribute(
                 "view",
-                DeviceView.of(
-                        document.sheet().orElseThrow(),
-                        document.kind() + "s",
-                        library.revision(id),
-                        block,
-                        typed,
-                        faults));
+                DeviceView.of(document.sheet().orElseThrow(), document.kind() + "s", library.revision(id), faults));
         return "library/device";
-    }
-
-    @PostMapping("/sheets/{id}/block")
-    String block(
-            @PathVariable String id,
-            @RequestParam int seen,
-            @RequestParam String block,
-            @RequestParam Map<String, String> typed,
-            Who.Person who,
-            Model model,
-            HttpServletResponse response) {
-        try {
-            making.add(id, who.name(), seen, block, typed);
-            return "redirect:/sheets/%s/device".formatted(id);
-        } catch (InvalidInput e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return device(id, block, typed, e.faults(), model);
-        }
     }
 
     /** @param list leads, plugs, wires, ports or rules; @param key the entry's name there */
@@ -117,7 +93,7 @@ class MakingController {
             return "redirect:/sheets/%s/device".formatted(id);
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return device(id, "", Map.of(), e.faults(), model);
+            return device(id, e.faults(), model);
         }
     }
 }

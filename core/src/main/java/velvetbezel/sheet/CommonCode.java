@@ -1,14 +1,18 @@
-package velvetbezel.worksheet;
+package velvetbezel.sheet;
 
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.LeadRole;
+import java.util.stream.Collectors;
 import velvetbezel.units.WireColour;
 
 /** What the colours of aftermarket leads usually mean (common practice, no source): usual, never certain. */
 public final class CommonCode {
     private static final Map<WireColour, LeadRole> ROLES = roles();
+    /** Where two colours mean one role, the one that says whose function it is: the striped. */
+    private static final Map<LeadRole, WireColour> COLOURS = ROLES.entrySet().stream()
+            .collect(Collectors.toUnmodifiableMap(
+                    Map.Entry::getValue, Map.Entry::getKey, (a, b) -> a.stripe().isPresent() ? a : b));
 
     private CommonCode() {}
 
@@ -43,5 +47,10 @@ public final class CommonCode {
     /** What a lead of this colour usually is; empty for a colour that the code does not have. */
     public static Optional<LeadRole> role(WireColour colour) {
         return Optional.ofNullable(ROLES.get(colour));
+    }
+
+    /** What colour a lead of this role usually has; empty for a role that the code does not have. */
+    public static Optional<WireColour> colour(LeadRole role) {
+        return Optional.ofNullable(COLOURS.get(role));
     }
 }
