@@ -31,6 +31,7 @@ final class CarFaults {
     void find() {
         power();
         common();
+        partners();
         sheet.has().forEach(this::answer);
         sheet.numbers().keySet().forEach(this::number);
         LADDERS.forEach(this::ladder);
@@ -63,6 +64,23 @@ final class CarFaults {
                     "plugs",
                     "carry a common line return and returns of their own (%s); a channel has one of the two."
                             .formatted(own));
+    }
+
+    /** Half of a pair carries no sound; a line channel may have the common return instead. */
+    private void partners() {
+        List<String> roles = sheet.plugs().stream()
+                .flatMap(p -> p.leads().stream())
+                .flatMap(l -> l.role().stream())
+                .filter(r -> r.group() == LeadRole.Group.SPEAKER
+                        || r.group() == LeadRole.Group.LINE && !pieces.holds(LeadRole.LINE_COMMON.label()))
+                .map(LeadRole::label)
+                .distinct()
+                .toList();
+        for (String role : roles) {
+            String partner = role.endsWith("+") ? role.replace("+", "−") : role.replace("−", "+");
+            if (!roles.contains(partner))
+                fault("plugs", "carry \"%s\" alone: its partner %s is missing.".formatted(role, partner));
+        }
     }
 
     private void answer(String name, Object said) {

@@ -42,11 +42,26 @@ public record Enough(List<String> stops, List<String> open) {
             open.add("No accessory wire and no data bus at the radio: accessory has to come from elsewhere, such as the"
                     + " ignition switch. Add that place.");
         wires(sheet, open);
+        keys(sheet, open);
         choices.stream()
                 .filter(c -> !sheet.has().containsKey(c.id()))
                 .map(c -> "%s %s: assumed.".formatted(c.asks(), c.options().get(c.start())))
                 .forEach(open::add);
         return new Enough(stops, open);
+    }
+
+    /** Steering keys whose resistance nobody measured. */
+    private static void keys(ShortSheet sheet, List<String> open) {
+        List<String> keys = new ArrayList<>();
+        for (String ladder : List.of("ladder", "ladder 2")) {
+            if (sheet.has().get(ladder) instanceof List<?> all) all.forEach(k -> keys.add(k.toString()));
+            Archetypes.object(sheet.has().get(ladder)).forEach((key, ohms) -> {
+                if (!(ohms instanceof Number)) keys.add(key);
+            });
+        }
+        if (!keys.isEmpty())
+            open.add("Not measured: the resistance of %s. Whether a radio can tell them apart stays open."
+                    .formatted(String.join(", ", keys)));
     }
 
     private static void wires(ShortSheet sheet, List<String> open) {

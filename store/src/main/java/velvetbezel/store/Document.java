@@ -1,8 +1,10 @@
 package velvetbezel.store;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.draft.Attempt;
 import velvetbezel.draft.Expander;
 import velvetbezel.draft.FactoryRadio;
 import velvetbezel.function.Catalogue;
@@ -29,12 +31,30 @@ public record Document(
         Optional<Sheet> sheet,
         Optional<Catalogue> catalogue,
         Optional<Tables> tables) {
+    /** What the program makes of the lines. */
+    private static final List<String> MADE = List.of("plugs", "devices", "wires", "radio", "device");
+
     /** @throws InvalidInput with every fault */
     public static Document read(String text) {
         Object parsed = Json.parse(text);
         if (!Expander.isShort(parsed)) return read(text, Optional.empty());
-        Object tree = Expander.expand(parsed, StandardArchetypes.all()).tree();
-        return read(Json.write(tree), Optional.of(text));
+        Attempt attempt = Expander.attempt(parsed, StandardArchetypes.all());
+        if (!attempt.faults().isEmpty()) throw new InvalidInput(all(attempt));
+        return read(Json.write(attempt.tree()), Optional.of(text));
+    }
+
+    /** Faults of the lines, and those of the sheet's head: what a bad line leaves behind is no fault of its own. */
+    private static List<Fault> all(Attempt attempt) {
+        List<Fault> faults = new ArrayList<>();
+        try {
+            SheetReader.read(attempt.tree());
+        } catch (InvalidInput e) {
+            e.faults().stream()
+                    .filter(f -> MADE.stream().noneMatch(f.field()::startsWith))
+                    .forEach(faults::add);
+        }
+        attempt.faults().stream().filter(f -> !faults.contains(f)).forEach(faults::add);
+        return faults;
     }
 
     /** What was given: the short sheet where it was typed short, else the long one. */

@@ -292,6 +292,69 @@ public class Library {
                         .tree();
     }
 
+    /**
+     * A sheet that was typed short and expanded with another revision of the catalogue.
+     *
+     * @param asItIs  the sheet as it stands
+     * @param asItWould what today's catalogue makes of what was typed; empty where it no longer reads it
+     * @param faults  why it does not
+     */
+    public record Outdated(
+            String id, String catalogue, Document asItIs, Optional<Document> asItWould, List<Fault> faults) {
+        public boolean changesNothing() {
+            return asItWould.filter(d -> Json.same(d.body(), asItIs.body())).isPresent();
+        }
+    }
+
+    /** How many sheets were expanded with another revision of the catalogue. */
+    public int outdatedCount() {
+        return db.fetchCount(SHEET, SHEET.CATALOGUE.ne(StandardArchetypes.all().revision()));
+    }
+
+    /** Sheets that were expanded with another revision of the catalogue, by id. */
+    public List<Outdated> outdated() {
+        return db.select(SHEET.ID, SHEET.CATALOGUE, SHEET.TYPED, SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.CATALOGUE.ne(StandardArchetypes.all().revision()))
+                .orderBy(SHEET.ID)
+                .fetch(r -> {
+                    Document now = Document.read(r.value4().data());
+                    try {
+                        return new Outdated(
+                                r.value1(), r.value2(), now, Optional.of(Document.read(r.value3())), List.of());
+                    } catch (InvalidInput e) {
+                        return new Outdated(r.value1(), r.value2(), now, Optional.empty(), e.faults());
+                    }
+                });
+    }
+
+    /**
+     * Takes today's catalogue for some sheets, as a change of each that can be taken back.
+     *
+     * @return how many of them read otherwise now
+     */
+    public int takeCatalogue(List<String> ids, String who) {
+        String revision = StandardArchetypes.all().revision();
+        List<Outdated> some = outdated().stream()
+                .filter(o -> ids.contains(o.id()) && o.asItWould().isPresent())
+                .toList();
+        return db.transactionResult(t -> {
+            int changed = 0;
+            for (Outdated o : some)
+                if (o.changesNothing())
+                    t.dsl()
+                            .update(SHEET)
+                            .set(SHEET.CATALOGUE, revision)
+                            .where(SHEET.ID.eq(o.id()))
+                            .execute();
+                else {
+                    replace(t.dsl(), o.asItWould().orElseThrow(), who, "Catalogue " + revision);
+                    changed++;
+                }
+            return changed;
+        });
+    }
+
     /** Newest first. */
     public List<Past> history(String id) {
         return db.select(SHEET_HISTORY.REVISION, SHEET_HISTORY.AT, SHEET_HISTORY.WHO, SHEET_HISTORY.WHAT)

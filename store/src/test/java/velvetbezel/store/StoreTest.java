@@ -26,6 +26,7 @@ import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import velvetbezel.Demo;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
@@ -150,7 +151,7 @@ class StoreTest {
 
     @Test
     void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
-        String tied = demo().get("tarnlight-minor.json")
+        String tied = Demo.text("tarnlight-minor")
                 .replace(
                         "\"ports\": [",
                         "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");

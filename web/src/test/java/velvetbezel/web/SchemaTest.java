@@ -31,6 +31,7 @@ import velvetbezel.store.Json;
 @ExtendWith(TestApp.class)
 class SchemaTest {
     private static final Schema SHEET = schema("sheet-1");
+    private static final Schema SHORT = schema("short-1");
 
     private static Schema schema(String name) {
         try {
@@ -57,7 +58,12 @@ class SchemaTest {
     @ParameterizedTest
     @MethodSource("sheets")
     void everySheetOfTheDemoIsValid(Path sheet) throws IOException {
-        assertEquals(List.of(), faults(SHEET, Files.readString(sheet)));
+        String text = Files.readString(sheet);
+        boolean typed = text.contains("\"velvet-bezel/short\"");
+        assertEquals(List.of(), faults(typed ? SHORT : SHEET, text));
+        assertEquals(
+                List.of(),
+                faults(SHEET, Demo.text(sheet.getFileName().toString().replace(".json", ""))));
     }
 
     @Test
@@ -91,7 +97,7 @@ class SchemaTest {
 
     @Test
     void schemasAreServedAtTheirAddresses() {
-        for (String name : List.of("sheet-1", "functions-1")) {
+        for (String name : List.of("sheet-1", "short-1", "functions-1")) {
             HttpResponse<String> answer = new Site(TestApp.url(), "nobody").get("/schemas/" + name + ".json");
             assertEquals(200, answer.statusCode());
             assertFalse(answer.body().isBlank());

@@ -64,7 +64,10 @@ class Screenshots extends InBrowser {
         shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
         shot(bench, "/sheets/pebblefen-p2/lines", "radio-in-lines");
-        shot(bench, "/parts/new?car=meridale-plover-2019-amplified&carplug=main&name=Adapter&rca.front=yes&rca.rear=yes&bare=yes", "adapter-in-lines");
+        shot(
+                bench,
+                "/parts/new?car=meridale-plover-2019-amplified&carplug=main&name=Adapter&rca.front=yes&rca.rear=yes&bare=yes",
+                "adapter-in-lines");
         match(bench, "/jobs/218/match");
         picture(bench, "match-kept-radio");
         shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");

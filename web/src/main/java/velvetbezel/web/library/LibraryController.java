@@ -56,6 +56,7 @@ class LibraryController {
                 most.strip(),
                 Math.max(0, page));
         model.addAttribute("view", ShelfView.of(shelf, asked, shelves));
+        model.addAttribute("outdated", library.outdatedCount());
         return "library/list";
     }
 
