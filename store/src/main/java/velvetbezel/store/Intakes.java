@@ -158,7 +158,8 @@ public class Intakes {
                             d.name(),
                             twice ? "refused" : verdict(d),
                             twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
-                    bodies.add(d.source());
+                    // As one text: the order in which plugs were typed is kept.
+                    bodies.add(Json.write(d.source()));
                 } catch (InvalidInput e) {
                     for (Fault f : e.faults()) {
                         rows.add(new Row(
@@ -384,7 +385,8 @@ public class Intakes {
                 .orderBy(INTAKE_ROW.LINE)
                 .fetch()
                 .stream()
-                .collect(Collectors.toMap(r -> r.value1(), r -> r.value2().data(), (a, b) -> a, LinkedHashMap::new));
+                .collect(Collectors.toMap(
+                        r -> r.value1(), r -> (String) Json.parse(r.value2().data()), (a, b) -> a, LinkedHashMap::new));
         library.take(texts, find(id).orElseThrow().who());
         if (move(id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
     }

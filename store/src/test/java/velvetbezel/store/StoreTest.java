@@ -26,7 +26,6 @@ import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import velvetbezel.Demo;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
@@ -151,10 +150,11 @@ class StoreTest {
 
     @Test
     void sheetWithTwoOutputsTiedTogetherIsRefusedWithBothNames() throws IOException {
-        String tied = Demo.text("tarnlight-minor")
+        String tied = Document.read(demo().get("tarnlight-minor.json"))
+                .body()
                 .replace(
-                        "\"ports\": [",
-                        "\"wires\": [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\": [");
+                        "\"ports\" :",
+                        "\"wires\" : [{\"from\": \"fl+\", \"to\": \"rl+\", \"metres\": 0.1}], \"ports\" :");
         assertEquals(
                 List.of(
                         "tied.json: radio.fl+ and radio.rl+: two outputs are tied together: fl+ of Tarnlight Minor and rl+ of Tarnlight Minor. Leave one out, or put a diode or relay between them."),
