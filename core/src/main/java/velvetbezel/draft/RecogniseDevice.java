@@ -1,12 +1,14 @@
 package velvetbezel.draft;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import velvetbezel.draft.Archetype.Param;
 import velvetbezel.sheet.CommonCode;
@@ -72,7 +74,7 @@ final class RecogniseDevice {
             String feature = null;
             Object answer = null;
             for (String f : new TreeSet<>(new DevicePieces(catalogue, of, shortSheet()).features())) {
-                if (f.startsWith(LINES + " ") || has.containsKey(f)) continue;
+                if (f.startsWith(LINES + " ") || has.containsKey(f) || !mayHave(f)) continue;
                 for (Object a : f.equals(LINES) ? LINE_OUTPUTS : List.<Object>of(true)) {
                     has.put(f, a);
                     int cost = cost();
@@ -88,6 +90,27 @@ final class RecogniseDevice {
         }
         cost();
         return least;
+    }
+
+    /** Whether some rule of a feature's pieces is there by name; a piece without rules may always be. */
+    private boolean mayHave(String feature) {
+        List<?> pieces = of.stream()
+                .filter(a ->
+                        a.when().stream().anyMatch(w -> w.wanted() && w.words().equals(feature)))
+                .flatMap(a -> Recognise.list(a.adds().get("rules")).stream())
+                .toList();
+        return pieces.isEmpty()
+                || pieces.stream()
+                        .anyMatch(r -> isThere((String) Archetypes.object(r).get("id")));
+    }
+
+    private boolean isThere(String ruleId) {
+        Pattern id = Pattern.compile(Arrays.stream(ruleId.split("\\$\\{[^}]*}", -1))
+                .map(Pattern::quote)
+                .collect(Collectors.joining(".+")));
+        return Recognise.list(device.get("rules")).stream()
+                .anyMatch(r -> id.matcher(String.valueOf(Archetypes.object(r).get("id")))
+                        .matches());
     }
 
     /** Numbers whose typing makes a difference. */
