@@ -37,7 +37,7 @@ import velvetbezel.units.WireColour;
 
 /** Sheets typed in lines: what comes of them while they are typed, and their saving. */
 @Service
-class Lines {
+public class Lines {
     private static final String NOTHING_PLAYS = "no function yet: nothing plays";
     private final Library library;
     private final Shelves shelves;
@@ -49,8 +49,21 @@ class Lines {
         this.clock = clock;
     }
 
+    /** The fields of a sheet of which nothing is typed yet. */
+    public Map<String, String> blank(String kind) {
+        return LinesView.blank(kind);
+    }
+
+    /** What a button of the page makes of the fields. @param then "copy" the car's plug, "plug" one more */
+    public Map<String, String> changed(Map<String, String> typed, String then) {
+        if (then.equals("copy")) return copied(typed);
+        Map<String, String> more = new LinkedHashMap<>(typed);
+        if (then.equals("plug")) more.put("plug" + LinesView.plugs(typed), "");
+        return more;
+    }
+
     /** @param refused why it was not saved; empty while it is typed */
-    LinesView view(String kind, String action, String heading, Map<String, String> typed, List<Fault> refused) {
+    public LinesView view(String kind, String action, String heading, Map<String, String> typed, List<Fault> refused) {
         List<Fault> faults = new ArrayList<>();
         Attempt attempt = attempt(kind, typed, "", faults);
         return new LinesView(
@@ -162,7 +175,7 @@ class Lines {
     }
 
     /** The positions of a plug of a car, for a part that plugs into it: what each carries. */
-    Map<String, String> copied(Map<String, String> typed) {
+    public Map<String, String> copied(Map<String, String> typed) {
         Map<String, String> copy = new LinkedHashMap<>(typed);
         vehicle(typed.getOrDefault("car", ""))
                 .flatMap(v -> v.car().plug(typed.getOrDefault("carplug", "")))
@@ -180,6 +193,32 @@ class Lines {
                                     .collect(Collectors.joining("\n")));
                 });
         return copy;
+    }
+
+    /**
+     * A part of bare leads for every plug at the radio's place of a car, in the common code: the tails of a scrapped
+     * harness, or made by hand.
+     *
+     * @return its id; the part that is there already, where there is one
+     */
+    public String bareLeads(String vehicle, String who) {
+        Sheet.Vehicle car = vehicle(vehicle).orElseThrow(() -> new InvalidInput("vehicle", "Choose the car first."));
+        String id = ("bare-" + car.id())
+                .substring(0, Math.min(60, ("bare-" + car.id()).length()))
+                .replaceAll("-$", "");
+        if (library.find(id).isPresent()) return id;
+        Map<String, String> typed = new LinkedHashMap<>(LinesView.blank("part"));
+        typed.putAll(Map.of("id", id, "name", "Bare leads for the " + car.name(), "car", car.id(), "from", "stated"));
+        for (Plug plug : car.car().plugs())
+            if (plug.access().isEmpty() && plug.positions().stream().anyMatch(Lines::endsBare)) {
+                typed.put("carplug", plug.id());
+                typed = copied(typed);
+            }
+        return make("part", typed, who);
+    }
+
+    private static boolean endsBare(Position p) {
+        return p.role().filter(r -> r.group() != LeadRole.Group.PLUGGED).isPresent();
     }
 
     private static int freeRow(Map<String, String> typed) {
@@ -210,7 +249,7 @@ class Lines {
     }
 
     /** @throws InvalidInput with every fault; nothing is written then */
-    String make(String kind, Map<String, String> typed, String who) {
+    public String make(String kind, Map<String, String> typed, String who) {
         Map<String, Object> tree = sound(kind, typed, who);
         String id =
                 (String) Expander.expand(tree, StandardArchetypes.all()).tree().get("id");

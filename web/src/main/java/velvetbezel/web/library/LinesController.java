@@ -73,20 +73,13 @@ class LinesController {
             Model model,
             HttpServletResponse response) {
         String kind = KINDS.get(shelf);
-        if (!then.equals("save")) return show(shelf, kind, changed(typed, then), List.of(), model);
+        if (!then.equals("save")) return show(shelf, kind, lines.changed(typed, then), List.of(), model);
         try {
             return "redirect:/sheets/" + lines.make(kind, typed, who.name());
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(shelf, kind, typed, e.faults(), model);
         }
-    }
-
-    private Map<String, String> changed(Map<String, String> typed, String then) {
-        if (then.equals("copy")) return lines.copied(typed);
-        Map<String, String> more = new LinkedHashMap<>(typed);
-        if (then.equals("plug")) more.put("plug" + LinesView.plugs(typed), "");
-        return more;
     }
 
     @GetMapping("/sheets/{id}/lines")
@@ -119,7 +112,7 @@ class LinesController {
             Model model,
             HttpServletResponse response) {
         Document document = editing.find(id);
-        if (!then.equals("save")) return show(document, changed(typed, then), List.of(), model);
+        if (!then.equals("save")) return show(document, lines.changed(typed, then), List.of(), model);
         try {
             lines.change(id, document.kind(), typed, seen, who.name());
             return "redirect:/sheets/" + id;
