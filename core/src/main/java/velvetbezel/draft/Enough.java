@@ -43,10 +43,11 @@ public record Enough(List<String> stops, List<String> open) {
                     + " ignition switch. Add that place.");
         wires(sheet, open);
         keys(sheet, open);
-        choices.stream()
-                .filter(c -> !sheet.has().containsKey(c.id()))
-                .map(c -> "%s %s: assumed.".formatted(c.asks(), c.options().get(c.start())))
-                .forEach(open::add);
+        long unanswered =
+                choices.stream().filter(c -> !sheet.has().containsKey(c.id())).count();
+        if (unanswered > 0)
+            open.add("%d %s not answered: the usual is taken for granted."
+                    .formatted(unanswered, unanswered == 1 ? "question is" : "questions are"));
         return new Enough(stops, open);
     }
 

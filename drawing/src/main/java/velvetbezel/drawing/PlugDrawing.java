@@ -20,6 +20,7 @@ import velvetbezel.units.WireColour;
 public record PlugDrawing(double width, double height, List<Cell> cells, Optional<Shapes.Box> latch, String seen) {
     private static final double CELL_WIDTH = 112;
     private static final double CELL_HEIGHT = 62;
+    private static final String UNKNOWN_FACE = "In the order of its numbers: how its face is arranged is not known.";
     private static final int LETTERS = 18;
     private static final int ONE_ROW = 4;
     /** Room round a face for its latch. */
@@ -97,7 +98,7 @@ public record PlugDrawing(double width, double height, List<Cell> cells, Optiona
             cells.add(cell(positions.get(i), 1 + i % columns * CELL_WIDTH, 1 + i / columns * CELL_HEIGHT));
         int rows = (positions.size() + columns - 1) / columns;
         return new PlugDrawing(
-                columns * CELL_WIDTH + 2, rows * CELL_HEIGHT + 2, List.copyOf(cells), Optional.empty(), "");
+                columns * CELL_WIDTH + 2, rows * CELL_HEIGHT + 2, List.copyOf(cells), Optional.empty(), UNKNOWN_FACE);
     }
 
     private static Cell cell(Position p, double x, double y) {

@@ -15,8 +15,8 @@ import velvetbezel.sheet.InvalidInput;
 
 /** Texts in a ZIP. Reading stops at a size no honest archive has, so that a small file cannot fill the memory. */
 final class Zip {
-    private static final int MOST_BYTES = 20_000_000;
-    private static final int MOST_ENTRIES = 500;
+    private static final int MOST_BYTES = 60_000_000;
+    private static final int MOST_ENTRIES = 12_000;
 
     private Zip() {}
 

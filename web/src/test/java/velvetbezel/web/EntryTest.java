@@ -169,7 +169,8 @@ class EntryTest extends InBrowser {
         type(page, "179,50");
         press(page, "Tab", 1);
         type(page, "P3, S8, remote, antenna power, lamps orange/white, brake");
-        tick(page, "line outputs");
+        tick(page, "line outputs, front");
+        tick(page, "line outputs, rear");
         tick(page, "wired remote input for a control interface");
         tick(page, "mirrors a phone by cable");
         assertThat(page.locator(".made")).containsText("dims with the illumination lead");

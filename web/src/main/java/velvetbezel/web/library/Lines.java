@@ -10,11 +10,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import velvetbezel.draft.Archetype;
 import velvetbezel.draft.Attempt;
+import velvetbezel.draft.Choosing;
 import velvetbezel.draft.Expander;
+import velvetbezel.draft.Expansion;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
@@ -63,8 +67,9 @@ public class Lines {
     }
 
     /** @param refused why it was not saved; empty while it is typed */
-    public LinesView view(String kind, String action, String heading, Map<String, String> typed, List<Fault> refused) {
+    public LinesView view(String kind, String action, String heading, Map<String, String> given, List<Fault> refused) {
         List<Fault> faults = new ArrayList<>();
+        Map<String, String> typed = applied(kind, given);
         Attempt attempt = attempt(kind, typed, "", faults);
         return new LinesView(
                 kind,
@@ -74,12 +79,41 @@ public class Lines {
                 LinesView.rows(typed, attempt.faces(), this::family),
                 LinesView.look(kind, typed, attempt, told(kind, typed, attempt)),
                 refused,
-                kind.equals("part") ? vehicles() : List.of(),
+                kind.equals("part") ? library.entries("vehicle") : List.of(),
+                carPlugs(typed),
                 shelves.facets("vehicle").families());
     }
 
-    private List<String> vehicles() {
-        return library.entries("vehicle").stream().map(Library.Entry::id).toList();
+    private List<String> carPlugs(Map<String, String> typed) {
+        return vehicle(typed.getOrDefault("car", "")).stream()
+                .flatMap(v -> v.car().plugs().stream())
+                .map(Plug::id)
+                .toList();
+    }
+
+    /**
+     * What was typed with answers and numbers that hang on something; the others are kept aside until what they hung on
+     * is typed again.
+     */
+    private Map<String, String> applied(String kind, Map<String, String> given) {
+        Map<String, String> all = new LinkedHashMap<>();
+        given.forEach((k, v) -> all.merge(
+                k.startsWith(LinesView.KEPT) ? k.substring(LinesView.KEPT.length()) : k,
+                v,
+                (a, b) -> a.isBlank() ? b : a));
+        Expansion made = attempt(kind, all, "", new ArrayList<>()).expansion();
+        Set<String> asked = made.open().stream().map(Choosing::id).collect(Collectors.toSet());
+        Set<String> numbers = made.behind().stream()
+                .flatMap(a -> a.params().stream())
+                .map(Archetype.Param::name)
+                .collect(Collectors.toSet());
+        Map<String, String> applied = new LinkedHashMap<>();
+        all.forEach((k, v) -> {
+            boolean answer = kind.equals("vehicle") && k.startsWith("has.") && !asked.contains(k.split("\\.")[1]);
+            boolean number = k.startsWith("num.") && !numbers.contains(k.substring("num.".length()));
+            applied.put((answer || number) && !v.isBlank() ? LinesView.KEPT + k : k, v);
+        });
+        return applied;
     }
 
     private Attempt attempt(String kind, Map<String, String> typed, String who, List<Fault> faults) {
@@ -266,7 +300,8 @@ public class Lines {
         library.change(id, who, "Typed in lines", seen, before -> tree);
     }
 
-    private Map<String, Object> sound(String kind, Map<String, String> typed, String who) {
+    private Map<String, Object> sound(String kind, Map<String, String> given, String who) {
+        Map<String, String> typed = applied(kind, given);
         List<Fault> faults = new ArrayList<>();
         attempt(kind, typed, who, faults);
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());

@@ -351,6 +351,8 @@ final class LinesForm {
 
     private static void answer(Map<String, String> typed, String name, Object said) {
         if (name.startsWith("ladder")) typed.put(name, ladderText(said));
+        else if (name.equals("line outputs") && Boolean.TRUE.equals(said))
+            List.of("front", "rear").forEach(p -> typed.put("has." + name + "." + p, YES));
         else if (said instanceof List<?> several) several.forEach(s -> typed.put("has." + name + "." + s, YES));
         else put(typed, "has." + name, said instanceof Boolean b ? (b ? YES : "no") : said);
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import velvetbezel.draft.Archetype;
 import velvetbezel.draft.Attempt;
 import velvetbezel.draft.Choosing;
@@ -22,6 +23,7 @@ import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.PlugFamily;
 import velvetbezel.sheet.Provenance;
+import velvetbezel.store.Library;
 import velvetbezel.store.StandardArchetypes;
 
 /**
@@ -38,8 +40,13 @@ public record LinesView(
         List<PlugRow> plugs,
         Look look,
         List<Fault> refused,
-        List<String> vehicles,
+        List<Library.Entry> vehicles,
+        List<String> carPlugs,
         List<String> families) {
+    /** Before the name of an answer or number that hangs on nothing just now. */
+    static final String KEPT = "kept.";
+
+    private static final String LINES = "line outputs";
     private static final int LEAST_ROWS = 3;
     private static final List<String> FIRST_PLUGS = List.of("A", "B", "antenna");
 
@@ -136,8 +143,18 @@ public record LinesView(
                 made.behindWords(numbers(typed)),
                 made.open().stream().map(c -> question(c, typed)).toList(),
                 numbers(made, typed),
-                kind.equals("vehicle") ? List.of() : StandardArchetypes.all().features(kind),
+                kind.equals("vehicle") ? List.of() : features(kind),
                 functions);
+    }
+
+    /** Each pair of line outputs by itself. */
+    private static List<Feature> features(String kind) {
+        return StandardArchetypes.all().features(kind).stream()
+                .flatMap(f -> f.id().equals(LINES)
+                        ? Stream.of("front", "rear", "subwoofer")
+                                .map(p -> new Feature(LINES + "." + p, "line outputs, " + p))
+                        : Stream.of(f))
+                .toList();
     }
 
     private static Map<String, Object> numbers(Map<String, String> typed) {
@@ -178,6 +195,19 @@ public record LinesView(
                 .map(Expansion.AssumedValue::value)
                 .findFirst()
                 .orElse("");
+    }
+
+    /** What was answered or typed and hangs on nothing just now: it comes back when what it hung on does. */
+    public Map<String, String> kept() {
+        Map<String, String> kept = new LinkedHashMap<>();
+        typed.forEach((k, v) -> {
+            if (k.startsWith(KEPT) && !v.isBlank()) kept.put(k, v);
+        });
+        return kept;
+    }
+
+    public int leadRows() {
+        return Math.max(LEAST_ROWS, (int) value("leads").lines().count() + 1);
     }
 
     public String value(String field) {
