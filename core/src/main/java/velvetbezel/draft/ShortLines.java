@@ -33,6 +33,9 @@ public final class ShortLines {
     private static final Pattern SIZE = Pattern.compile(
             "(thick|thin)|(-?\\d{1,2})\\s*AWG|(\\d+(?:[.,]\\d+)?)\\s*mm(?:²|2)", Pattern.CASE_INSENSITIVE);
     private static final Pattern METRES = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*m(?=\\s|$)");
+    private static final Pattern ONE_WORD = Pattern.compile("[^\\s\\[>]+");
+    private static final Pattern ARROW = Pattern.compile(">\\s*");
+    private static final Pattern ENDS = Pattern.compile("(.+?)(?=\\s+from\\s|\\s*$)");
     private static final Pattern BRACKETS = Pattern.compile("\\[([^]]*)]");
     private static final Map<String, LeadRole> WORDS = Map.of(
             "wheel", LeadRole.STEERING_1,
@@ -130,14 +133,18 @@ public final class ShortLines {
         }
 
         boolean takeWord(String word) {
-            return take(Pattern.compile(Pattern.quote(word) + "(?=[\\s\\[?]|$)", Pattern.CASE_INSENSITIVE))
-                    .isPresent();
+            int after = at + word.length();
+            boolean here = after <= end && text.regionMatches(true, at, word, 0, word.length());
+            if (!here || after < end && !" \t\r\n[?".contains(text.substring(after, after + 1))) return false;
+            at = after;
+            skip();
+            return true;
         }
 
         /** The most words that together are read as something. */
         <T> Optional<T> longest(Function<String, Optional<T>> reading) {
             List<Integer> ends = new ArrayList<>();
-            Matcher word = Pattern.compile("[^\\s\\[>]+").matcher(text).region(at, end);
+            Matcher word = ONE_WORD.matcher(text).region(at, end);
             while (ends.size() < MOST_WORDS && word.find()) ends.add(word.end());
             for (int n = ends.size() - 1; n >= 0; n--) {
                 Optional<T> found = reading.apply(text.substring(at, ends.get(n)));
@@ -171,7 +178,7 @@ public final class ShortLines {
         OptionalDouble metres = c.take(METRES)
                 .map(m -> OptionalDouble.of(Double.parseDouble(m.group(1).replace(',', '.'))))
                 .orElse(OptionalDouble.empty());
-        List<String> to = c.take(Pattern.compile(">\\s*")).isPresent() ? to(c) : List.of();
+        List<String> to = c.take(ARROW).isPresent() ? to(c) : List.of();
         Optional<Provenance.Origin> from = c.takeWord("from")
                 ? c.longest(w -> Provenance.Origin.find(w.toLowerCase(Locale.ROOT)))
                 : Optional.empty();
@@ -305,7 +312,7 @@ public final class ShortLines {
 
     /** Everything up to "from" or the end; several ends by plus signs that stand alone. */
     private static List<String> to(Cursor c) {
-        return c.take(Pattern.compile("(.+?)(?=\\s+from\\s|\\s*$)"))
+        return c.take(ENDS)
                 .map(m -> List.of(m.group(1).strip().split("\\s+\\+\\s+")))
                 .orElse(List.of());
     }

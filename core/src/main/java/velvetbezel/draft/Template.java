@@ -60,7 +60,7 @@ final class Template {
     }
 
     Object fill(Object tree) {
-        if (tree instanceof String text) return text(text, NAME.matcher(text));
+        if (tree instanceof String text) return text.contains("${") ? text(text, NAME.matcher(text)) : text;
         if (tree instanceof List<?> list) {
             List<Object> filled = new ArrayList<>();
             list.forEach(entry -> entry(entry, filled));

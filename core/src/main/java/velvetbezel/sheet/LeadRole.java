@@ -214,6 +214,8 @@ public enum LeadRole {
             Map.entry("mic", MICROPHONE),
             Map.entry("micg", MICROPHONE_GROUND));
 
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern CORNER = Pattern.compile("(line |l )?(fl|lf|fr|rf|rl|lr|rr) ?([+-])");
     private static final Map<String, String> CORNERS = Map.of(
             "fl",
             "front left",
@@ -232,11 +234,11 @@ public enum LeadRole {
 
     /** Reads a label or a short form: "fl+", "line rr-", "acc", "30". */
     public static Optional<LeadRole> read(String text) {
-        String wanted = text.strip().toLowerCase(Locale.ROOT).replace('−', '-').replaceAll("\\s+", " ");
+        String wanted = SPACES.matcher(text.strip().toLowerCase(Locale.ROOT).replace('−', '-'))
+                .replaceAll(" ");
         Optional<LeadRole> known = find(wanted).or(() -> Optional.ofNullable(SHORT.get(wanted)));
         if (known.isPresent()) return known;
-        Matcher corner =
-                Pattern.compile("(line |l )?(fl|lf|fr|rf|rl|lr|rr) ?([+-])").matcher(wanted);
+        Matcher corner = CORNER.matcher(wanted);
         return corner.matches()
                 ? find((corner.group(1) == null ? "" : "line ") + CORNERS.get(corner.group(2)) + " " + corner.group(3))
                 : Optional.empty();

@@ -1,9 +1,11 @@
 package velvetbezel.units;
 
-import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Insulation colours, with their IEC 60757 codes and the short forms that people also write. */
 public enum Colour {
@@ -48,10 +50,17 @@ public enum Colour {
         return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
+    private static final Map<String, Colour> BY_WORD = byWord();
+
+    private static Map<String, Colour> byWord() {
+        Map<String, Colour> all = new HashMap<>();
+        for (Colour c : values())
+            Stream.concat(Stream.of(c.name(), c.code), c.alsoWritten.stream()).forEach(w -> all.putIfAbsent(w, c));
+        return Map.copyOf(all);
+    }
+
     static Optional<Colour> find(String text) {
-        String key = text.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
-        return Arrays.stream(values())
-                .filter(c -> c.name().equals(key) || c.code.equals(key) || c.alsoWritten.contains(key))
-                .findFirst();
+        return Optional.ofNullable(BY_WORD.get(
+                text.strip().toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_')));
     }
 }

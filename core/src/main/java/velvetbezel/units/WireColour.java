@@ -2,12 +2,18 @@ package velvetbezel.units;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
  * Colour of a wire: base and, where there is one, stripe. An attribute of a wire, never its identity.
  */
 public record WireColour(Colour base, Optional<Colour> stripe) {
+    private static final String EXPECTED = "a colour or base/stripe from: "
+            + Arrays.stream(Colour.values()).map(Colour::word).collect(Collectors.joining(", "))
+            + ", in words or IEC 60757 codes (blue/white, BU/WH)";
+    private static final Pattern BETWEEN = Pattern.compile("\\s*/\\s*|\\s+with\\s+|-");
+
     public WireColour {
         if (stripe.isPresent() && stripe.get() == base) stripe = Optional.empty();
     }
@@ -30,16 +36,14 @@ public record WireColour(Colour base, Optional<Colour> stripe) {
         String trimmed = text.strip();
         Optional<Colour> whole = Colour.find(trimmed);
         if (whole.isPresent()) return Optional.of(of(whole.get()));
-        String[] halves = trimmed.split("\\s*/\\s*|\\s+with\\s+|-", 2);
+        String[] halves = BETWEEN.split(trimmed, 2);
         if (halves.length == 2) return two(halves[0], halves[1]);
         return trimmed.length() == 4 ? two(trimmed.substring(0, 2), trimmed.substring(2)) : Optional.empty();
     }
 
     /** What a colour may look like, for messages. */
     public static String expected() {
-        return "a colour or base/stripe from: "
-                + Arrays.stream(Colour.values()).map(Colour::word).collect(Collectors.joining(", "))
-                + ", in words or IEC 60757 codes (blue/white, BU/WH)";
+        return EXPECTED;
     }
 
     private static Optional<WireColour> two(String base, String stripe) {

@@ -9,11 +9,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
@@ -144,78 +146,82 @@ public class Intakes {
     /** Reads sheets and says of each what would become of it. */
     public void readSheets(UUID id, Map<String, String> texts) {
         reading(id, () -> {
-            Map<String, Document> seen = new LinkedHashMap<>();
-            List<Row> rows = new ArrayList<>();
-            List<String> bodies = new ArrayList<>();
-            for (var text : texts.entrySet()) {
-                try {
-                    Document d = Document.read(text.getValue());
-                    boolean twice = seen.put(d.id(), d) != null;
-                    rows.add(new Row(
-                            rows.size() + 1,
-                            text.getKey(),
-                            d.id(),
-                            d.name(),
-                            twice ? "refused" : verdict(d),
-                            twice ? "id \"%s\" comes twice in this import; keep one.".formatted(d.id()) : note(d)));
-                    // As one text: the order in which plugs were typed is kept.
-                    bodies.add(Json.write(d.source()));
-                } catch (InvalidInput e) {
-                    for (Fault f : e.faults()) {
-                        rows.add(new Row(
-                                rows.size() + 1, text.getKey() + ": " + f.field(), "", "", "refused", f.message()));
-                        bodies.add(null);
-                    }
-                }
-            }
-            for (int i = 0; i < rows.size(); i += BATCH)
-                store(
-                        id,
-                        rows.subList(i, Math.min(rows.size(), i + BATCH)),
-                        bodies.subList(i, Math.min(rows.size(), i + BATCH)));
+            Set<String> seen = new HashSet<>();
+            int[] stored = {0};
+            ReadText.some(texts, some -> {
+                List<Row> rows = new ArrayList<>();
+                List<String> bodies = new ArrayList<>();
+                judge(some, seen, stored[0], rows, bodies);
+                store(id, rows, bodies);
+                stored[0] += rows.size();
+            });
         });
     }
 
-    private String verdict(Document d) {
-        if (!otherKind(d).isEmpty()) return "refused";
-        return db.select(SHEET.BODY)
-                .from(SHEET)
-                .where(SHEET.ID.eq(d.id()))
-                .fetchOptional(SHEET.BODY)
-                .map(b -> Json.same(b.data(), d.body()) ? "unchanged" : "changed")
-                .orElse("added");
+    /**
+     * @param stored rows that went before
+     * @param bodies one for each row: the sheet as it was typed, or null where it cannot be read
+     */
+    private void judge(List<ReadText> some, Set<String> seen, int stored, List<Row> rows, List<String> bodies) {
+        Map<String, Shelved> shelf = shelf(some.stream()
+                .flatMap(r -> r.document().stream())
+                .map(Document::id)
+                .toList());
+        for (ReadText read : some) {
+            read.document().ifPresent(d -> {
+                Optional<Shelved> before = Optional.ofNullable(shelf.get(d.id()));
+                String why = seen.add(d.id())
+                        ? before.map(b -> b.otherKind(d)).orElse("")
+                        : "id \"%s\" comes twice in this import; keep one.".formatted(d.id());
+                String verdict = why.isEmpty() ? before.map(b -> b.verdict(d)).orElse("added") : "refused";
+                String note = why.isEmpty() ? before.map(b -> b.differences(d)).orElse("") : why;
+                rows.add(new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note));
+                // As one text: the order in which plugs were typed is kept.
+                bodies.add(Json.write(d.source()));
+            });
+            for (Fault f : read.faults()) {
+                String place = read.file() + ": " + f.field();
+                rows.add(new Row(stored + rows.size() + 1, place, "", "", "refused", f.message()));
+                bodies.add(null);
+            }
+        }
     }
 
-    /** Why it is refused, or where it differs from the sheet in the library. */
-    private String note(Document d) {
-        String refused = otherKind(d);
-        if (!refused.isEmpty()) return refused;
-        List<SheetTree.Difference> differences = db.select(SHEET.BODY)
-                .from(SHEET)
-                .where(SHEET.ID.eq(d.id()))
-                .fetchOptional(SHEET.BODY)
-                .map(b -> SheetTree.differences(Json.parse(b.data()), Json.parse(d.body())))
-                .orElse(List.of());
-        if (differences.isEmpty()) return "";
-        String first = differences.stream()
-                .limit(SHOWN_DIFFERENCES)
-                .map(c -> "%s: %s → %s"
-                        .formatted(
-                                c.path(), c.first().orElse("none"), c.second().orElse("none")))
-                .collect(Collectors.joining("; "));
-        return differences.size() > SHOWN_DIFFERENCES
-                ? first + "; and %d more".formatted(differences.size() - SHOWN_DIFFERENCES)
-                : first;
+    /** What the library has of a sheet that is brought in. */
+    private record Shelved(String kind, String body) {
+        String otherKind(Document d) {
+            return kind.equals(d.kind())
+                    ? ""
+                    : "is a %s in the library and a %s in this import; give one of them another id."
+                            .formatted(kind, d.kind());
+        }
+
+        String verdict(Document d) {
+            return Json.same(body, d.body()) ? "unchanged" : "changed";
+        }
+
+        /** The first places where it differs. */
+        String differences(Document d) {
+            List<SheetTree.Difference> all = SheetTree.differences(Json.parse(body), Json.parse(d.body()));
+            String first = all.stream()
+                    .limit(SHOWN_DIFFERENCES)
+                    .map(c -> "%s: %s → %s"
+                            .formatted(
+                                    c.path(),
+                                    c.first().orElse("none"),
+                                    c.second().orElse("none")))
+                    .collect(Collectors.joining("; "));
+            return all.size() > SHOWN_DIFFERENCES
+                    ? first + "; and %d more".formatted(all.size() - SHOWN_DIFFERENCES)
+                    : first;
+        }
     }
 
-    private String otherKind(Document d) {
-        return db.select(SHEET.KIND)
+    private Map<String, Shelved> shelf(List<String> ids) {
+        return db.select(SHEET.ID, SHEET.KIND, SHEET.BODY)
                 .from(SHEET)
-                .where(SHEET.ID.eq(d.id()), SHEET.KIND.ne(d.kind()))
-                .fetchOptional(SHEET.KIND)
-                .map(k -> "is a %s in the library and a %s in this import; give one of them another id."
-                        .formatted(k, d.kind()))
-                .orElse("");
+                .where(SHEET.ID.in(ids))
+                .fetchMap(SHEET.ID, r -> new Shelved(r.value2(), r.value3().data()));
     }
 
     /** Reads a list of parts and says of each line what would become of it. */

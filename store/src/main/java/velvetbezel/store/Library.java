@@ -7,12 +7,14 @@ import static velvetbezel.store.rows.Tables.SHEET_HISTORY;
 import java.io.Writer;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.jooq.DSLContext;
@@ -31,15 +33,25 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.store.rows.tables.records.ListingRecord;
 import velvetbezel.worksheet.Tables;
 
-/** The sheets of the workshop. Documents are read once per revision and kept. */
+/** The sheets of the workshop. Documents are read once per revision; those last used are kept. */
 public class Library {
     /** Id of the catalogue of functions. */
     public static final String CATALOGUE = "functions";
     /** Id of the workshop's own tables. */
     public static final String TABLES = "tables";
 
+    /** More than one workshop's shelves; thousands of cars that nobody opens again would fill the memory. */
+    private static final int MOST_KEPT = 2000;
+
     private final DSLContext db;
-    private final Map<String, Read> known = new ConcurrentHashMap<>();
+    private final Map<String, Read> known = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Read> eldest) {
+            return size() > MOST_KEPT;
+        }
+    });
 
     private record Read(int revision, Document document) {}
 
@@ -423,55 +435,54 @@ public class Library {
      * @throws InvalidInput with every fault of every file
      */
     public Imported take(Map<String, String> texts, String who) {
-        Map<String, Document> documents = new LinkedHashMap<>();
-        List<Fault> faults = new ArrayList<>();
-        texts.forEach((file, text) -> {
-            try {
-                Document document = Document.read(text);
-                if (documents.values().stream().anyMatch(d -> d.id().equals(document.id())))
-                    faults.add(new Fault(
-                            file, "id \"%s\" comes twice in this import; keep one.".formatted(document.id())));
-                documents.put(file, document);
-            } catch (InvalidInput e) {
-                e.faults().forEach(f -> faults.add(new Fault(file + ": " + f.field(), f.message())));
-            }
+        return db.transactionResult(t -> {
+            Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+            List<Fault> faults = new ArrayList<>();
+            Set<String> ids = new HashSet<>();
+            ReadText.some(
+                    texts,
+                    some -> some.forEach(read -> {
+                        read.faults().forEach(f -> faults.add(new Fault(read.file() + ": " + f.field(), f.message())));
+                        read.document()
+                                .filter(d -> !ids.add(d.id()))
+                                .ifPresent(d -> faults.add(new Fault(
+                                        read.file(),
+                                        "id \"%s\" comes twice in this import; keep one.".formatted(d.id()))));
+                        if (faults.isEmpty()) store(t.dsl(), read.document().orElseThrow(), who, imported);
+                    }));
+            if (!faults.isEmpty()) throw new InvalidInput(faults);
+            return imported;
         });
-        if (!faults.isEmpty()) throw new InvalidInput(faults);
-        return db.transactionResult(t -> store(t.dsl(), documents.values(), who));
     }
 
-    private static Imported store(DSLContext tx, Iterable<Document> documents, String who) {
-        Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        for (Document d : documents) {
-            var before = tx.select(SHEET.KIND, SHEET.BODY)
-                    .from(SHEET)
-                    .where(SHEET.ID.eq(d.id()))
-                    .forUpdate()
-                    .fetchOne();
-            if (before == null) {
-                tx.insertInto(SHEET)
-                        .set(SHEET.ID, d.id())
-                        .set(SHEET.KIND, d.kind())
-                        .set(SHEET.NAME, d.name())
-                        .set(SHEET.REVISION, 1)
-                        .set(SHEET.BODY, JSONB.valueOf(d.body()))
-                        .set(SHEET.TYPED, d.typed().orElse(null))
-                        .set(SHEET.CATALOGUE, catalogue(d))
-                        .execute();
-                d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
-                imported.added.add(d.name());
-            } else if (!before.value1().equals(d.kind())) {
-                throw new InvalidInput(
-                        d.id(),
-                        "is a %s in the library and a %s in this import; give one of them another id."
-                                .formatted(before.value1(), d.kind()));
-            } else if (Json.same(before.value2().data(), d.body())) {
-                imported.unchanged.add(d.name());
-            } else {
-                replace(tx, d, who, "Imported");
-                imported.changed.add(d.name());
-            }
+    private static void store(DSLContext tx, Document d, String who, Imported imported) {
+        var before = tx.select(SHEET.KIND, SHEET.BODY)
+                .from(SHEET)
+                .where(SHEET.ID.eq(d.id()))
+                .forUpdate()
+                .fetchOne();
+        if (before == null) {
+            tx.insertInto(SHEET)
+                    .set(SHEET.ID, d.id())
+                    .set(SHEET.KIND, d.kind())
+                    .set(SHEET.NAME, d.name())
+                    .set(SHEET.REVISION, 1)
+                    .set(SHEET.BODY, JSONB.valueOf(d.body()))
+                    .set(SHEET.TYPED, d.typed().orElse(null))
+                    .set(SHEET.CATALOGUE, catalogue(d))
+                    .execute();
+            d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
+            imported.added.add(d.name());
+        } else if (!before.value1().equals(d.kind())) {
+            throw new InvalidInput(
+                    d.id(),
+                    "is a %s in the library and a %s in this import; give one of them another id."
+                            .formatted(before.value1(), d.kind()));
+        } else if (Json.same(before.value2().data(), d.body())) {
+            imported.unchanged.add(d.name());
+        } else {
+            replace(tx, d, who, "Imported");
+            imported.changed.add(d.name());
         }
-        return imported;
     }
 }

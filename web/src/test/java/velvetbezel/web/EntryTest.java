@@ -126,6 +126,20 @@ class EntryTest extends InBrowser {
         assertThat(page.locator(".enough")).containsText("Enough to plan.");
     }
 
+    /** An answer whose question goes away with a line is not thrown away with it. */
+    @Test
+    void answerComesBackWithTheLineItHungOn() {
+        Page page = window("ines");
+        page.navigate("/vehicles/new");
+        String plug = "1 constant red, 2 ground brown, 3 acc violet";
+        page.locator("#lines0").fill(plug + ", 4 illumination grey");
+        page.locator("#has-illumination-switched").check();
+        page.locator("#lines0").fill(plug);
+        assertThat(page.locator("#has-illumination-switched")).hasCount(0);
+        page.locator("#lines0").fill(plug + ", 4 illumination grey");
+        assertThat(page.locator("#has-illumination-switched")).isChecked();
+    }
+
     /** A list copied from elsewhere, with its head, and the paper's own abbreviations. */
     @Test
     void pastedListIsReadWithThePapersOwnWords() {
@@ -162,6 +176,7 @@ class EntryTest extends InBrowser {
         Page page = window("ines");
         page.navigate("/radios");
         page.getByText("New radio").click();
+        assertThat(page.locator("#name")).isFocused();
         type(page, "Velmar 3");
         press(page, "Tab", 1);
         type(page, "two-DIN");
@@ -207,6 +222,7 @@ class EntryTest extends InBrowser {
     void adapterIsTypedFromTheCarsOwnPlug() {
         Page page = window("ines");
         page.navigate("/parts/new");
+        assertThat(page.locator("#name")).isFocused();
         type(page, "Corvale T4 adapter");
         press(page, "Tab", 2);
         type(page, "38");

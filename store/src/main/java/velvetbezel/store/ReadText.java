@@ -1,0 +1,36 @@
+package velvetbezel.store;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InvalidInput;
+
+/**
+ * A text that was brought in, read.
+ *
+ * @param document empty where it has faults
+ */
+record ReadText(String file, Optional<Document> document, List<Fault> faults) {
+    /** Ten thousand expanded sheets at once are more than the memory holds. */
+    private static final int AT_ONCE = 100;
+
+    /** Reads some at a time, on all processors, and hands them over in their order. */
+    static void some(Map<String, String> texts, Consumer<List<ReadText>> take) {
+        List<Map.Entry<String, String>> all = new ArrayList<>(texts.entrySet());
+        for (int i = 0; i < all.size(); i += AT_ONCE)
+            take.accept(all.subList(i, Math.min(all.size(), i + AT_ONCE)).parallelStream()
+                    .map(t -> read(t.getKey(), t.getValue()))
+                    .toList());
+    }
+
+    private static ReadText read(String file, String text) {
+        try {
+            return new ReadText(file, Optional.of(Document.read(text)), List.of());
+        } catch (InvalidInput e) {
+            return new ReadText(file, Optional.empty(), e.faults());
+        }
+    }
+}
