@@ -63,7 +63,6 @@ class Screenshots extends InBrowser {
         shot(bench, "/parts?q=plover", "parts");
         shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
-        shot(bench, "/sheets/pebblefen-p2/lines", "radio-in-lines");
         shot(
                 bench,
                 "/parts/new?car=meridale-plover-2019-amplified&carplug=main&name=Adapter&rca.front=yes&rca.rear=yes&bare=yes",
