@@ -34,6 +34,7 @@ import velvetbezel.store.rows.tables.records.IntakeRowRecord;
  * so, taken in whole. Cancelled at any time, it leaves nothing behind.
  */
 public class Intakes {
+    private static final String SHEETS = "sheets";
     private static final int BATCH = 2000;
     private static final int CHUNK = 20_000;
     private static final int SHOWN_DIFFERENCES = 4;
@@ -64,7 +65,18 @@ public class Intakes {
             State state,
             long done,
             long total,
-            String note) {}
+            String note) {
+        /** Whether it can be taken in. @param counts lines by verdict */
+        public boolean takes(Map<String, Integer> counts) {
+            return state == State.READ
+                    && (counts.containsKey("added") || counts.containsKey("changed"))
+                    && !(ofSheets() && counts.containsKey("refused"));
+        }
+
+        public boolean ofSheets() {
+            return kind.equals(SHEETS);
+        }
+    }
 
     /**
      * @param place line or file and field;
@@ -368,12 +380,15 @@ public class Intakes {
                 id);
     }
 
-    /** Takes in what was read, whole. Refused lines must be corrected first. */
+    /**
+     * Takes in what was read: sheets whole, once the refused ones are corrected, since they may be one car's; of a list
+     * of parts the lines that can be.
+     */
     public void take(UUID id) {
-        if (counts(id).getOrDefault("refused", 0) > 0 || move(id, State.READ, State.TAKING) == 0) return;
         Intake intake = find(id).orElseThrow();
+        if (!intake.takes(counts(id)) || move(id, State.READ, State.TAKING) == 0) return;
         try {
-            if (intake.kind().equals("sheets")) takeSheets(id);
+            if (intake.ofSheets()) takeSheets(id);
             else takeParts(id);
         } catch (Stopped e) {
             clear(id);

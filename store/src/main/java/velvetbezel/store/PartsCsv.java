@@ -5,11 +5,13 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
+import java.io.PushbackReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,14 +25,16 @@ import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
 
 /**
- * A list of parts with prices and stock as CSV (RFC 4180), its first line naming the columns in any order. Only
- * "number" must be there; an empty cell leaves what is known as it is.
+ * A list of parts with prices and stock as CSV (RFC 4180, or with semicolons or tabs), its first line naming the columns
+ * in any order. Only "number" must be there; an empty cell leaves what is known as it is.
  */
 public final class PartsCsv {
     /** Columns a list may have. */
     public static final List<String> COLUMNS =
             List.of("number", "name", "maker", "kind", "price", "stock", "days", "plug", "opening");
 
+    private static final String SEPARATORS = "\t;,";
+    private static final int MOST_HEADER = 8192;
     private static final int MOST_CHARACTERS = 1 << 16;
     private static final int MOST_FIELD = 200;
     private static final int MOST_PIECES = 1_000_000;
@@ -53,16 +57,18 @@ public final class PartsCsv {
      * @throws InvalidInput where the list cannot be read any further: a wrong header, a quote never closed, a line of
      *     no end
      */
-    static void read(Reader text, Taker taker) {
+    static void read(Reader list, Taker taker) {
         List<String> header = null;
         long last = 0;
-        try (CsvReader<CsvRecord> csv = CsvReader.builder()
-                .skipEmptyLines(true)
-                .allowMissingFields(true)
-                .allowExtraFields(true)
-                .allowExtraCharsAfterClosingQuote(false)
-                .maxBufferSize(MOST_CHARACTERS)
-                .ofCsvRecord(text)) {
+        try (PushbackReader text = new PushbackReader(list, MOST_HEADER);
+                CsvReader<CsvRecord> csv = CsvReader.builder()
+                        .fieldSeparator(separator(text))
+                        .skipEmptyLines(true)
+                        .allowMissingFields(true)
+                        .allowExtraFields(true)
+                        .allowExtraCharsAfterClosingQuote(false)
+                        .maxBufferSize(MOST_CHARACTERS)
+                        .ofCsvRecord(text)) {
             for (CsvRecord record : csv) {
                 last = record.getStartingLineNumber();
                 if (header == null) header = header(record);
@@ -81,6 +87,20 @@ public final class PartsCsv {
         if (header == null)
             throw new InvalidInput(
                     "line 1", "The list is empty; its first line names the columns, such as number,price,stock.");
+    }
+
+    /** What stands between the columns' names: programs that write a comma in prices put a semicolon or tab there. */
+    private static char separator(PushbackReader text) throws IOException {
+        char[] start = new char[MOST_HEADER];
+        int length = Math.max(0, text.read(start));
+        text.unread(start, 0, length);
+        String header = new String(start, 0, length).lines().findFirst().orElse("");
+        return SEPARATORS
+                .chars()
+                .mapToObj(c -> (char) c)
+                .max(Comparator.comparingLong(
+                        c -> header.chars().filter(h -> h == c).count()))
+                .orElseThrow();
     }
 
     private static String cause(Throwable e) {

@@ -22,9 +22,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.sheet.InvalidInput;
 
-/** Bringing in sheets and lists of parts: previewed, whole or not at all, cancelled without a trace. */
+/** Bringing in sheets (whole or not at all) and lists of parts: previewed, cancelled without a trace. */
 class IntakeTest {
     private static final String HEADER = "number,name,maker,kind,price,stock,days,plug,opening\n";
     private Library library;
@@ -134,12 +135,26 @@ class IntakeTest {
         kelfax-7,,,,4,1,,,                               | line 2: number "kelfax-7" is new, and a new part needs a name and a kind.
         ondel-47,,,,4,1,,,                               | line 2: number "ondel-47" is a radio in the library; parts only.
         """)
-    void lineThatCannotBeTakenSaysWhatIsAllowedAndHoldsTheWholeListBack(String line, String message) {
+    void lineThatCannotBeTakenSaysWhatIsAllowedAndIsLeftOut(String line, String message) {
         UUID id = read(HEADER + line + "\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\n");
         assertEquals(List.of(message), refused(id));
         intakes.take(id);
-        assertEquals(Intakes.State.READ, now(id).state());
-        assertTrue(shelves.listing("kelfax-8").isEmpty());
+        assertEquals(Intakes.State.TAKEN, now(id).state());
+        assertTrue(shelves.listing("kelfax-7").isEmpty());
+        assertEquals("Ring", shelves.listing("kelfax-8").orElseThrow().name());
+        assertEquals(List.of(message), refused(id));
+    }
+
+    /** A list from a program that writes prices with a comma. */
+    @ParameterizedTest
+    @ValueSource(strings = {";", "\t"})
+    void listWithAnotherSeparatorAndDecimalCommasIsRead(String between) {
+        UUID id = read("number,name,kind,price,stock\nkelfax-8,Ring,dash kit,4|50,1\n"
+                .replace(",", between)
+                .replace("|", ","));
+        intakes.take(id);
+        assertEquals(
+                Optional.of(450L), shelves.listing("kelfax-8").orElseThrow().priceCents());
     }
 
     @Test

@@ -18,7 +18,8 @@ public record IntakeView(
         long total,
         List<Group> groups) {
     private static final int SHOWN = 100;
-    private static final List<String> ORDER = List.of("refused", "added", "changed", "unchanged");
+    private static final String REFUSED = "refused";
+    private static final List<String> ORDER = List.of(REFUSED, "added", "changed", "unchanged");
 
     /** Lines of one verdict. @param more how many are not shown */
     public record Group(String verdict, int count, int more, List<Intakes.Row> rows) {}
@@ -26,7 +27,6 @@ public record IntakeView(
     static IntakeView of(Intakes.Intake intake, Intakes intakes) {
         Map<String, Integer> counts = intakes.counts(intake.id());
         boolean running = intake.state() == Intakes.State.READING || intake.state() == Intakes.State.TAKING;
-        boolean refused = counts.getOrDefault("refused", 0) > 0;
         List<Group> groups = running
                 ? List.of()
                 : ORDER.stream()
@@ -35,19 +35,15 @@ public record IntakeView(
                         .toList();
         return new IntakeView(
                 intake.id(),
-                intake.kind().equals("sheets") ? "vehicles" : "parts",
+                intake.ofSheets() ? "vehicles" : "parts",
                 intake.name(),
                 heading(intake, counts),
-                verdict(intake, refused),
+                verdict(intake, counts.containsKey(REFUSED)),
                 running,
-                intake.state() == Intakes.State.READ && !refused && changes(counts),
+                intake.takes(counts),
                 intake.done(),
                 intake.total(),
                 groups);
-    }
-
-    private static boolean changes(Map<String, Integer> counts) {
-        return counts.containsKey("added") || counts.containsKey("changed");
     }
 
     private static Group group(UUID id, String verdict, int count, Intakes intakes) {
@@ -56,30 +52,45 @@ public record IntakeView(
     }
 
     private static String heading(Intakes.Intake intake, Map<String, Integer> counts) {
-        String sums = ORDER.stream()
-                .filter(counts::containsKey)
-                .map(v -> "%,d %s".formatted(counts.get(v), v))
-                .reduce((a, b) -> a + ", " + b)
-                .orElse("nothing in it");
+        String sums = sums(counts, ORDER);
         return switch (intake.state()) {
             case READING -> "Reading: %,d of %s lines"
                     .formatted(intake.done(), intake.total() == 0 ? "its" : "%,d".formatted(intake.total()));
             case READ -> "If it is taken in: " + sums;
             case TAKING -> "Taking it in: %,d of %,d lines".formatted(intake.done(), intake.total());
-            case TAKEN -> "Taken in: " + sums;
+            case TAKEN -> "Taken in: " + taken(counts);
             case CANCELLED -> "Cancelled; nothing was changed";
             case FAILED -> "It could not be taken in; nothing was changed";
         };
     }
 
+    private static String taken(Map<String, Integer> counts) {
+        int refused = counts.getOrDefault(REFUSED, 0);
+        String rest = sums(counts, ORDER.subList(1, ORDER.size()));
+        return refused == 0 ? rest : "%s; left out: %,d".formatted(rest, refused);
+    }
+
+    private static String sums(Map<String, Integer> counts, List<String> verdicts) {
+        return verdicts.stream()
+                .filter(counts::containsKey)
+                .map(v -> "%,d %s".formatted(counts.get(v), v))
+                .reduce((a, b) -> a + ", " + b)
+                .orElse("nothing in it");
+    }
+
     private static String verdict(Intakes.Intake intake, boolean refused) {
         return switch (intake.state()) {
-            case READ -> refused
-                    ? "Nothing can be taken in before the refused lines are corrected. Correct them in the file and bring it in again."
-                    : "Nothing has been changed yet.";
+            case READ -> refused ? held(intake) : "Nothing has been changed yet.";
+            case TAKEN -> refused ? "The refused lines were left out; correct them and bring them in again." : "";
             case FAILED -> intake.note();
             case READING, TAKING -> "It can be cancelled at any moment and leaves nothing behind.";
             default -> "";
         };
+    }
+
+    private static String held(Intakes.Intake intake) {
+        return intake.ofSheets()
+                ? "Nothing can be taken in before the refused lines are corrected. Correct them in the file and bring it in again."
+                : "Nothing has been changed yet. The refused lines will be left out.";
     }
 }
