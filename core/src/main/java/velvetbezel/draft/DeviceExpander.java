@@ -182,7 +182,7 @@ final class DeviceExpander {
         if (terminal == null) {
             Fault fault = new Fault(
                     "leads",
-                    "hold no lead that %s, which %s needs; type it, or take that off."
+                    "hold no lead that %s, which %s."
                             .formatted(role.startsWith(GIVES) ? role : "is " + role, needing()));
             if (!faults.contains(fault)) faults.add(fault);
             return role;
@@ -201,7 +201,10 @@ final class DeviceExpander {
     }
 
     private String needing() {
-        return sheet.has().keySet().stream().collect(Collectors.joining(", ", "\"", "\""));
+        return sheet.has().isEmpty()
+                ? "every %s needs; type it".formatted(sheet.kind())
+                : sheet.has().keySet().stream()
+                        .collect(Collectors.joining(", ", "\"", "\" needs; type it, or take that off"));
     }
 
     // --- positions of its plugs

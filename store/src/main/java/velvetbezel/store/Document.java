@@ -39,12 +39,12 @@ public record Document(
         Object parsed = Json.parse(text);
         if (!Expander.isShort(parsed)) return read(text, Optional.empty());
         Attempt attempt = Expander.attempt(parsed, StandardArchetypes.all());
-        if (!attempt.faults().isEmpty()) throw new InvalidInput(all(attempt));
+        if (!attempt.faults().isEmpty()) throw new InvalidInput(faults(attempt));
         return read(Json.write(attempt.tree()), Optional.of(text));
     }
 
     /** Faults of the lines, and those of the sheet's head: what a bad line leaves behind is no fault of its own. */
-    private static List<Fault> all(Attempt attempt) {
+    public static List<Fault> faults(Attempt attempt) {
         List<Fault> faults = new ArrayList<>();
         try {
             SheetReader.read(attempt.tree());

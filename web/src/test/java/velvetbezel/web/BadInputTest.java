@@ -80,6 +80,39 @@ class BadInputTest {
         if (field.equals("vin")) assertTrue(page.body().contains("value=\"" + typed + "\""), "typed text is kept");
     }
 
+    /** A sheet in lines: refused with what was given and what is read, and the rest of what was typed is there still. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+        vehicles | years   | 2009-2004             | "2009-2004" is no span of years
+        vehicles | opening | three-DIN             | "three-DIN" is not known; allowed: one-DIN
+        vehicles | paper   | B is black            | "B is black" maps nothing; write it as B = black.
+        vehicles | ladder  | volume up 300         | has.ladder hangs on nothing: no position carries steering 1.
+        vehicles | lines0  | 7 constant blurple    | "blurple"
+        vehicles | lines0  | 7 constant red, 7 ground brown | position 7 is typed twice; one position holds one wire.
+        vehicles | lines0  | 9-2 speakers          | "9-2
+        radios   | price   | a lot                 | "a lot"
+        radios   | size    | huge                  | "huge"
+        radios   | leads   | P3, warp drive        | "warp drive" names no role
+        radios   | leads   | accessory             | hold no lead that is constant, which every radio needs; type it.
+        parts    | price   | -3                    | "-3"
+        parts    | minutes | soon                  | "soon"
+        parts    | part    | trumpet               | "trumpet" is not known; allowed: dash kit
+        """)
+    void lineThatIsNotReadIsToldAndTheRestStays(String shelf, String field, String typed, String message) {
+        Map<String, String> form = new LinkedHashMap<>(
+                Map.of("name", "Tarrick Ousel", "plug0", "A", "lines0", "4 acc violet/white", "years", "2004-2009"));
+        form.put("part", "cable");
+        form.put("do", "save");
+        form.put(field, typed);
+        HttpResponse<String> page = site.post("/%s/new".formatted(shelf), form);
+        says(page, 422, message);
+        assertTrue(page.body().contains("value=\"Tarrick Ousel\""), "typed text is kept");
+        assertTrue(TestApp.bean(Library.class).find("tarrick-ousel").isEmpty());
+    }
+
     @Test
     void noteThatIsTooLongIsKeptInTheForm() {
         String note = "long ".repeat(1000);

@@ -303,8 +303,14 @@ public class Lines {
     private Map<String, Object> sound(String kind, Map<String, String> given, String who) {
         Map<String, String> typed = applied(kind, given);
         List<Fault> faults = new ArrayList<>();
-        attempt(kind, typed, who, faults);
-        if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
+        Attempt attempt = attempt(kind, typed, who, faults);
+        if (!faults.isEmpty()) {
+            Set<String> told = faults.stream().map(Fault::field).collect(Collectors.toSet());
+            Document.faults(attempt).stream()
+                    .filter(f -> !told.contains(f.field()))
+                    .forEach(faults::add);
+            throw new InvalidInput(faults.stream().distinct().toList());
+        }
         return LinesForm.tree(kind, typed, source(typed, who), new ArrayList<>());
     }
 
