@@ -17,11 +17,11 @@ record ReadText(String file, Optional<Document> document, List<Fault> faults) {
     /** Ten thousand expanded sheets at once are more than the memory holds. */
     private static final int AT_ONCE = 100;
 
-    /** Reads some at a time, on all processors, and hands them over in their order. */
+    /** Reads some at a time and hands them over in their order. */
     static void some(Map<String, String> texts, Consumer<List<ReadText>> take) {
         List<Map.Entry<String, String>> all = new ArrayList<>(texts.entrySet());
         for (int i = 0; i < all.size(); i += AT_ONCE)
-            take.accept(all.subList(i, Math.min(all.size(), i + AT_ONCE)).parallelStream()
+            take.accept(all.subList(i, Math.min(all.size(), i + AT_ONCE)).stream()
                     .map(t -> read(t.getKey(), t.getValue()))
                     .toList());
     }
