@@ -104,6 +104,9 @@ public sealed interface Guard {
     }
 
     record All(List<Guard> guards) implements Guard {
+        /** Here and not in the interface: two threads that load both at once would wait for each other. */
+        public static final Guard ALWAYS = new All(List.of());
+
         public All {
             guards = List.copyOf(guards);
         }
@@ -154,8 +157,6 @@ public sealed interface Guard {
             return visitor.open(this);
         }
     }
-
-    Guard ALWAYS = new All(List.of());
 
     /** One method for each kind of guard: a new kind does not compile until everybody who asks has an answer. */
     interface Visitor<R> {

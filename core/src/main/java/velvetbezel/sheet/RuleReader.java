@@ -32,7 +32,7 @@ final class RuleReader {
 
     Rule rule(Node node) {
         node.only("id", "when", "then");
-        Guard when = node.has("when") ? guard(node.at("when")) : Guard.ALWAYS;
+        Guard when = node.has("when") ? guard(node.at("when")) : Guard.All.ALWAYS;
         List<Effect> then =
                 node.at("then").list().stream().flatMap(n -> effect(n).stream()).toList();
         if (node.at("then").list().isEmpty())
@@ -67,7 +67,7 @@ final class RuleReader {
             return new Guard.Open(new FieldRef(sheet, node.at("missing").text()));
         node.fault(
                 "is no guard; expected one of volts, amps, state, hears, setting, mode, placed, met, any, not, missing, or a list of guards.");
-        return Guard.ALWAYS;
+        return Guard.All.ALWAYS;
     }
 
     private Guard volts(Node node) {

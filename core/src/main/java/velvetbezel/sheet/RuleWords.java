@@ -11,7 +11,9 @@ public final class RuleWords {
 
     public static String of(Rule rule) {
         String then = rule.then().stream().map(RuleWords::effect).collect(Collectors.joining("; "));
-        return rule.when().equals(Guard.ALWAYS) ? "always " + then : "while %s: %s".formatted(guard(rule.when()), then);
+        return rule.when().equals(Guard.All.ALWAYS)
+                ? "always " + then
+                : "while %s: %s".formatted(guard(rule.when()), then);
     }
 
     public static String guard(Guard guard) {
