@@ -182,9 +182,7 @@ public class Intakes {
         for (ReadText read : some) {
             read.document().ifPresent(d -> {
                 Optional<Shelved> before = Optional.ofNullable(shelf.get(d.id()));
-                String why = seen.add(d.id())
-                        ? before.map(b -> b.otherKind(d)).orElse("")
-                        : "id \"%s\" comes twice in this import; keep one.".formatted(d.id());
+                String why = seen.add(d.id()) ? before.map(b -> b.otherKind(d)).orElse("") : ReadText.twice(d);
                 String verdict = why.isEmpty() ? before.map(b -> b.verdict(d)).orElse("added") : "refused";
                 String note = why.isEmpty() ? before.map(b -> b.differences(d)).orElse("") : why;
                 rows.add(new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note));
@@ -202,10 +200,7 @@ public class Intakes {
     /** What the library has of a sheet that is brought in. */
     private record Shelved(String kind, String body) {
         String otherKind(Document d) {
-            return kind.equals(d.kind())
-                    ? ""
-                    : "is a %s in the library and a %s in this import; give one of them another id."
-                            .formatted(kind, d.kind());
+            return kind.equals(d.kind()) ? "" : ReadText.otherKind(d, kind);
         }
 
         String verdict(Document d) {

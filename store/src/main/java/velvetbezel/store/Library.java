@@ -445,9 +445,7 @@ public class Library {
                         read.faults().forEach(f -> faults.add(new Fault(read.file() + ": " + f.field(), f.message())));
                         read.document()
                                 .filter(d -> !ids.add(d.id()))
-                                .ifPresent(d -> faults.add(new Fault(
-                                        read.file(),
-                                        "id \"%s\" comes twice in this import; keep one.".formatted(d.id()))));
+                                .ifPresent(d -> faults.add(new Fault(read.file(), ReadText.twice(d))));
                         if (faults.isEmpty()) store(t.dsl(), read.document().orElseThrow(), who, imported);
                     }));
             if (!faults.isEmpty()) throw new InvalidInput(faults);
@@ -474,10 +472,7 @@ public class Library {
             d.sheet().map(Listing::of).ifPresent(l -> Shelves.list(tx, l));
             imported.added.add(d.name());
         } else if (!before.value1().equals(d.kind())) {
-            throw new InvalidInput(
-                    d.id(),
-                    "is a %s in the library and a %s in this import; give one of them another id."
-                            .formatted(before.value1(), d.kind()));
+            throw new InvalidInput(d.id(), ReadText.otherKind(d, before.value1()));
         } else if (Json.same(before.value2().data(), d.body())) {
             imported.unchanged.add(d.name());
         } else {

@@ -33,4 +33,14 @@ record ReadText(String file, Optional<Document> document, List<Fault> faults) {
             return new ReadText(file, Optional.empty(), e.faults());
         }
     }
+
+    /** Why a sheet is refused whose id came before in the same import. */
+    static String twice(Document d) {
+        return "id \"%s\" comes twice in this import; keep one.".formatted(d.id());
+    }
+
+    /** Why a sheet is refused whose id is one of another kind in the library. */
+    static String otherKind(Document d, String kind) {
+        return "is a %s in the library and a %s in this import; give one of them another id.".formatted(kind, d.kind());
+    }
 }
