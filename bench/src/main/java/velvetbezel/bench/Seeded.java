@@ -93,6 +93,7 @@ public final class Seeded {
                 p.holds(),
                 p.device(),
                 p.vehicles(),
+                p.fits(),
                 p.finishes(),
                 p.takes());
     }

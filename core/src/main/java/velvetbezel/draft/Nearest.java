@@ -7,13 +7,13 @@ import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** Words that a misspelt one may have meant. */
-final class Nearest {
+public final class Nearest {
     private static final int MOST = 3;
 
     private Nearest() {}
 
     /** The nearest of some words by edit distance, three at the most. */
-    static String to(String word, Collection<String> words) {
+    public static String to(String word, Collection<String> words) {
         LevenshteinDistance distance = LevenshteinDistance.getDefaultInstance();
         String typed = word.toLowerCase(Locale.ROOT);
         return words.stream()

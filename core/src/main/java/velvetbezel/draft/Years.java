@@ -14,7 +14,7 @@ public record Years(int first, int last, String built) {
     private static final Pattern SPAN =
             Pattern.compile(DATE + "(?:\\s*(?:-|–|to|until)\\s*(?:" + DATE + ")|\\s*(on|onwards|-|–))?");
     /** How long a model is built whose end nobody knows: until the sheet says otherwise. */
-    private static final int OPEN_END = 2100;
+    public static final int OPEN_END = 2100;
 
     /** @return empty where a text is no such span, or ends before it begins */
     public static Optional<Years> read(String text) {

@@ -12,18 +12,24 @@ package velvetbezel.match;
 public record Cost(long cents, int minutes, int cuts, int days, Missing missing) {
     public static final Cost NOTHING = new Cost(0, 0, 0, 0);
 
-    /** How many prices and times nobody stated: it costs the sum, and so many more. */
-    public record Missing(int prices, int times) {
-        public static final Missing NOTHING = new Missing(0, 0);
+    /**
+     * How many prices and times nobody stated: it costs the sum, and so many more.
+     *
+     * @param fits parts that nobody has proven in such a car
+     */
+    public record Missing(int prices, int times, int fits) {
+        public static final Missing NOTHING = new Missing(0, 0, 0);
 
         Missing plus(Missing other) {
             if (equals(NOTHING)) return other;
-            return other.equals(NOTHING) ? this : new Missing(prices + other.prices, times + other.times);
+            return other.equals(NOTHING)
+                    ? this
+                    : new Missing(prices + other.prices, times + other.times, fits + other.fits);
         }
 
         /** Whether a sum with these gaps can be compared with one with those: more gaps make it look cheaper. */
         boolean covers(Missing other) {
-            return prices <= other.prices && times <= other.times;
+            return prices <= other.prices && times <= other.times && fits <= other.fits;
         }
     }
 

@@ -334,6 +334,8 @@ final class Front {
             order = Integer.compare(a.cost.missing().prices(), b.cost.missing().prices());
         if (order == 0)
             order = Integer.compare(a.cost.missing().times(), b.cost.missing().times());
+        if (order == 0)
+            order = Integer.compare(a.cost.missing().fits(), b.cost.missing().fits());
         return order != 0 ? order : Integer.compare(a.index, b.index);
     }
 

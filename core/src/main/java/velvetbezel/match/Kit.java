@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.harness.Builder;
@@ -24,9 +25,10 @@ import velvetbezel.sheet.Trait;
  * @param kinds of every function, as it comes out when the kit is built and run
  */
 public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss, Map<FunctionId, Kind> kinds) {
-    /** Least lost first, then cheapest. */
-    static final Comparator<Kit> BEST =
-            Comparator.comparingInt(Kit::loss).thenComparingLong(k -> k.cost().cents());
+    /** Those proven in such cars first, then least lost, then cheapest. */
+    static final Comparator<Kit> BEST = Comparator.comparing(Kit::unproven)
+            .thenComparingInt(Kit::loss)
+            .thenComparingLong(k -> k.cost().cents());
 
     public Kit {
         parts = List.copyOf(parts);
@@ -46,16 +48,30 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss
         return parts.stream().flatMap(p -> Slots.ways(vehicle, p).stream()).toList();
     }
 
-    /** What a person should know before buying that no function tells: a colour that will not match. */
+    /** Whether it has a part that nobody has proven in such a car. */
+    public boolean unproven() {
+        return cost.missing().fits() > 0;
+    }
+
+    /** What a person should know before buying that no function tells: a fit nobody has proven, a colour that differs. */
     public List<String> remarks(Sheet.Vehicle vehicle) {
+        return Stream.concat(unprovenFits(vehicle), otherColours(vehicle)).toList();
+    }
+
+    private Stream<String> unprovenFits(Sheet.Vehicle vehicle) {
+        return parts.stream().flatMap(p -> p.unproven(vehicle).stream()
+                .map(why -> "Fit unproven: %s. %s. Ask its maker, or hold it to the car before the dash is opened."
+                        .formatted(p.name(), why)));
+    }
+
+    private Stream<String> otherColours(Sheet.Vehicle vehicle) {
         Optional<String> dash = Optional.ofNullable(vehicle.traits().get(Trait.PANEL_COLOUR));
         return parts.stream()
                 .filter(p -> dash.isPresent()
                         && !p.finishes().isEmpty()
                         && !p.finishes().contains(dash.get()))
                 .map(p -> "%s comes in %s only; the panel here is %s."
-                        .formatted(p.name(), String.join(" or ", p.finishes()), dash.get()))
-                .toList();
+                        .formatted(p.name(), String.join(" or ", p.finishes()), dash.get()));
     }
 
     public Set<FunctionId> working() {

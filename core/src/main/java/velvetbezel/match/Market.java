@@ -49,7 +49,7 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
 
     public Cost of(Sheet.Radio radio) {
         Optional<Long> price = cents(radio);
-        return new Cost(price.orElse(0L), 0, 0, days(radio), new Cost.Missing(price.isEmpty() ? 1 : 0, 0));
+        return new Cost(price.orElse(0L), 0, 0, days(radio), new Cost.Missing(price.isEmpty() ? 1 : 0, 0, 0));
     }
 
     /** Labour includes the way to a plug elsewhere in the car. */
@@ -63,6 +63,9 @@ public record Market(Map<String, Long> cents, Map<String, Integer> days) {
                                 .sum(),
                 part.cuts(),
                 days(part),
-                new Cost.Missing(price.isEmpty() ? 1 : 0, part.minutes().isEmpty() ? 1 : 0));
+                new Cost.Missing(
+                        price.isEmpty() ? 1 : 0,
+                        part.minutes().isEmpty() ? 1 : 0,
+                        part.unproven(vehicle).isPresent() ? 1 : 0));
     }
 }

@@ -54,7 +54,8 @@ public final class Matcher {
         Front.Thinned<Kit> best = Front.thinned(minutes -> Front.unbeaten(all, Kit::cost, Kit::loss, minutes), MOST);
         return new Matched(
                 best.list().stream()
-                        .sorted(Comparator.comparingInt(Kit::loss)
+                        .sorted(Comparator.comparing(Kit::unproven)
+                                .thenComparingInt(Kit::loss)
                                 .thenComparing(Comparator.<Kit>comparingInt(
                                                 k -> k.gained().size())
                                         .reversed())

@@ -224,6 +224,7 @@ final class Reasons {
                     worse.days() - better.days() == 1
                             ? "a day later"
                             : "%d days later".formatted(worse.days() - better.days()));
+        if (worse.missing().fits() > better.missing().fits()) words.add("less proven here");
         return words.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", words));
     }
 }

@@ -198,6 +198,7 @@ final class StandIns {
                 holds,
                 device,
                 List.of(),
+                Optional.empty(),
                 List.of(),
                 new Geometry(
                         Fact.missing(new FieldRef(id, "width")),

@@ -115,7 +115,8 @@ public sealed interface Sheet {
      * @param priceCents as for a radio
      * @param minutes  labour to fit it; empty where nobody stated it
      * @param cuts     cuts it asks for in the car: a sub-dash sawn, a hole drilled, a factory wire cut
-     * @param vehicles sheets it is made for; empty when its plugs alone decide
+     * @param vehicles sheets it is made for, and goes into no other car; empty when its plugs alone decide
+     * @param fits     the cars that its maker or paper names; it may go into others, unproven
      * @param finishes colours it comes in; empty where nobody sees it
      * @param takes    room it takes behind the dash
      */
@@ -128,12 +129,18 @@ public sealed interface Sheet {
             Optional<Holds> holds,
             Optional<Device> device,
             List<String> vehicles,
+            Optional<FitList> fits,
             List<String> finishes,
             Geometry takes)
             implements Sheet {
         public Part {
             vehicles = List.copyOf(vehicles);
             finishes = List.copyOf(finishes);
+        }
+
+        /** Why nobody can say that it fits this car, as a clause; empty where nothing speaks against it. */
+        public Optional<String> unproven(Vehicle car) {
+            return fits.flatMap(f -> f.unproven(car));
         }
     }
 

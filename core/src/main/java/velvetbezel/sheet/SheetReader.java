@@ -124,6 +124,7 @@ public final class SheetReader {
                 "holds",
                 "device",
                 "vehicles",
+                "fits",
                 "finishes",
                 "geometry");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
@@ -148,6 +149,7 @@ public final class SheetReader {
                                 new DeviceReader(header.id(), facts, DeviceReader.Owner.PART).device(node.at("device")))
                         : Optional.empty(),
                 node.at("vehicles").texts(),
+                node.has("fits") ? Optional.of(FitList.read(node.at("fits"))) : Optional.empty(),
                 node.at("finishes").texts(),
                 facts.geometry(node.at("geometry")));
     }
@@ -197,18 +199,14 @@ public final class SheetReader {
                         a -> List.of("plain", "amplified").contains(a) ? Optional.of(a) : Optional.empty(),
                         "plain, amplified",
                         "plain");
-        List<Node> years = node.at("years").list();
-        if (years.size() != 2) node.at("years").fault("expected the first and the last model year, as a list of two.");
-        int from = years.size() == 2 ? years.get(0).whole(1950, 2100) : 1950;
-        int to = years.size() == 2 ? years.get(1).whole(1950, 2100) : 2100;
-        if (from > to) node.at("years").fault("the first year, %d, is after the last, %d.".formatted(from, to));
+        ModelYears years = ModelYears.read(node.at("years"));
         return new Sheet.Vehicle(
                 header,
                 node.at("make").text(),
                 node.at("model").text(),
                 node.at("trim").text(),
-                from,
-                to,
+                years.first(),
+                years.last(),
                 opening(node.at("opening")),
                 audio.equals("amplified"),
                 node.at("north america").truth(false),

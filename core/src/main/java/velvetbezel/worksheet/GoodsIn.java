@@ -41,6 +41,11 @@ public final class GoodsIn {
             Sheet.Part part = e.getValue();
             if (!arrives(installation.recipe().use(e.getKey()).use())) continue;
             checks.add(new Check(part.id(), "box", "Box and label say %s.".formatted(part.name())));
+            part.unproven(installation.recipe().vehicle())
+                    .ifPresent(why -> checks.add(new Check(
+                            part.id(),
+                            "fit",
+                            "%s: held to the car before the dash is opened, and it goes together.".formatted(why))));
             part.holds()
                     .ifPresent(h -> checks.add(new Check(
                             part.id(),

@@ -169,6 +169,7 @@ class JointLawsTest {
                 p.holds(),
                 device,
                 p.vehicles(),
+                p.fits(),
                 p.finishes(),
                 p.takes());
     }

@@ -111,7 +111,7 @@ class FrameTest {
                 .kits()
                 .get(0);
         Stream.of(kit)
-                .forEach(k -> assertEquals(new Cost.Missing(1, 0), k.cost().missing()));
+                .forEach(k -> assertEquals(new Cost.Missing(1, 0, 0), k.cost().missing()));
         assertEquals(
                 radio("mount", "frame").priceCents().orElseThrow(), kit.cost().cents());
     }
@@ -120,7 +120,7 @@ class FrameTest {
     @Test
     void kitWithAMissingPriceBeatsNoneThatHasAll() {
         Cost known = new Cost(9500, 10, 0, 0);
-        Cost open = new Cost(7500, 10, 0, 0, new Cost.Missing(1, 0));
+        Cost open = new Cost(7500, 10, 0, 0, new Cost.Missing(1, 0, 0));
         assertFalse(open.covers(known));
         assertEquals(Set.of(known, open), Set.copyOf(Front.unbeaten(List.of(known, open), c -> c, c -> 0, 0)));
     }

@@ -88,6 +88,7 @@ class FrontTest {
                     p.holds(),
                     p.device(),
                     p.vehicles(),
+                    p.fits(),
                     p.finishes(),
                     p.takes());
         }
@@ -293,7 +294,7 @@ class FrontTest {
                                 random.nextInt(500),
                                 random.nextInt(3),
                                 random.nextInt(3),
-                                new Cost.Missing(random.nextInt(2), random.nextInt(2))),
+                                new Cost.Missing(random.nextInt(2), random.nextInt(2), random.nextInt(2))),
                         random.nextInt(20)))
                 .toList();
         for (int slack : new int[] {0, 5, 40}) {

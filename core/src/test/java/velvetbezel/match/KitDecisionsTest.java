@@ -72,7 +72,7 @@ class KitDecisionsTest {
     void ownFrameIsNothingToBuyAndItsTimeIsMissingUntilSomebodySaysIt() {
         Cost own = kit(filled(KitNeed.DASH_KIT, Filling.of(Filling.By.OWN)), HARNESS)
                 .cost();
-        assertEquals(new Cost.Missing(0, 1), own.missing());
+        assertEquals(new Cost.Missing(0, 1, 0), own.missing());
     }
 
     @Test

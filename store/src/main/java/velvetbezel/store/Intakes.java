@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.InsertValuesStep8;
@@ -36,14 +38,16 @@ import velvetbezel.store.rows.tables.records.IntakeRowRecord;
 public class Intakes {
     private static final String SHEETS = "sheets";
     private static final int BATCH = 2000;
-    private static final int CHUNK = 20_000;
     private static final int SHOWN_DIFFERENCES = 4;
     private final DSLContext db;
     private final Library library;
+    private final Suppliers suppliers;
     private final Clock clock;
 
     public enum State {
         READING,
+        /** Waits to be told what the headings of its columns stand for. */
+        HEADINGS,
         READ,
         TAKING,
         TAKEN,
@@ -55,7 +59,7 @@ public class Intakes {
         }
     }
 
-    /** @param done lines so far; @param note why it failed, where it did */
+    /** @param supplier whose list it is, where known; @param done lines so far; @param note why it failed, where it did */
     public record Intake(
             UUID id,
             String kind,
@@ -65,7 +69,8 @@ public class Intakes {
             State state,
             long done,
             long total,
-            String note) {
+            String note,
+            String supplier) {
         /** Whether it can be taken in. @param counts lines by verdict */
         public boolean takes(Map<String, Integer> counts) {
             return state == State.READ
@@ -93,11 +98,21 @@ public class Intakes {
     public Intakes(DSLContext db, Library library, Clock clock) {
         this.db = db;
         this.library = library;
+        this.suppliers = new Suppliers(db);
         this.clock = clock;
     }
 
-    /** @param total lines or files to come, 0 where not known */
-    public UUID open(String kind, String name, String who, long total) {
+    /** @param files how many sheets */
+    public UUID openSheets(String name, String who, int files) {
+        return open(SHEETS, name, who, files, "");
+    }
+
+    /** @param lines to come, 0 where not known; @param supplier whose list it is, empty where nobody says it */
+    public UUID openList(String name, String who, long lines, String supplier) {
+        return open("price list", name, who, lines, supplier.strip());
+    }
+
+    private UUID open(String kind, String name, String who, long total, String supplier) {
         UUID id = UUID.randomUUID();
         db.insertInto(INTAKE)
                 .set(INTAKE.ID, id)
@@ -109,6 +124,7 @@ public class Intakes {
                 .set(INTAKE.DONE, 0L)
                 .set(INTAKE.TOTAL, total)
                 .set(INTAKE.NOTE, "")
+                .set(INTAKE.SUPPLIER, supplier)
                 .execute();
         return id;
     }
@@ -127,7 +143,8 @@ public class Intakes {
                 State.valueOf(r.getState().toUpperCase(Locale.ROOT)),
                 r.getDone(),
                 r.getTotal(),
-                r.getNote());
+                r.getNote(),
+                r.getSupplier());
     }
 
     public Map<String, Integer> counts(UUID id) {
@@ -231,12 +248,26 @@ public class Intakes {
                 .fetchMap(SHEET.ID, r -> new Shelved(r.value2(), r.value3().data()));
     }
 
-    /** Reads a list of parts and says of each line what would become of it. */
-    public void readParts(UUID id, Reader csv) {
+    /**
+     * Reads a price list and says of each line what would become of it; where it is not known what its headings stand
+     * for, it is left at these.
+     */
+    public void readList(UUID id, Reader csv) {
+        readList(id, csv, headings -> columns(id, headings));
+    }
+
+    /** Leaves a price list at its headings, whatever was learned of them. */
+    public void showHeadings(UUID id, Reader csv) {
+        if (move(id, State.READ, State.READING) == 0) return;
+        clear(id);
+        readList(id, csv, headings -> Optional.empty());
+    }
+
+    private void readList(UUID id, Reader csv, Function<List<String>, Optional<List<String>>> choose) {
         reading(id, () -> {
             List<Row> rows = new ArrayList<>();
             List<String> bodies = new ArrayList<>();
-            PartsCsv.read(csv, line -> {
+            PriceListCsv.read(csv, choose, line -> {
                 String note = line.faults().stream()
                         .map(f -> (f.field().isEmpty() ? "The line " : f.field() + " ") + f.message())
                         .collect(Collectors.joining(" "));
@@ -254,8 +285,50 @@ public class Intakes {
                 bodies.clear();
             });
             store(id, rows, bodies);
-            judgeParts(id);
+            PriceLists.judge(db, id);
         });
+    }
+
+    /** What the headings of a list stand for: as its supplier means them, or the one supplier who heads columns so. */
+    private Optional<List<String>> columns(UUID id, List<String> headings) {
+        String supplier = find(id).orElseThrow().supplier();
+        Optional<List<String>> columns = PriceListCsv.columns(headings, suppliers.learned(supplier));
+        if (columns.isPresent() || !supplier.isEmpty()) return columns;
+        Optional<String> whose = suppliers.whose(headings);
+        whose.ifPresent(w -> name(id, w));
+        return whose.flatMap(w -> PriceListCsv.columns(headings, suppliers.learned(w)));
+    }
+
+    private void name(UUID id, String supplier) {
+        db.update(INTAKE).set(INTAKE.SUPPLIER, supplier).where(INTAKE.ID.eq(id)).execute();
+    }
+
+    private void keepHeadings(UUID id, List<PriceListCsv.Heading> headings) {
+        List<Row> rows = new ArrayList<>();
+        for (PriceListCsv.Heading h : headings)
+            rows.add(new Row(rows.size() + 1, "", h.text(), "", "heading", String.join(" · ", h.samples())));
+        store(id, rows, Collections.nCopies(rows.size(), null));
+    }
+
+    /** Headings that wait to be told what they stand for, in their order; the note holds their first values. */
+    public List<Row> headings(UUID id) {
+        return rows(id, "heading", Integer.MAX_VALUE);
+    }
+
+    /**
+     * Learns what a supplier's headings stand for; the list can be read then.
+     *
+     * @param meanings column by heading, empty text for one that is left out
+     * @throws InvalidInput where nothing can be read so; nothing is learned then
+     */
+    public void learn(UUID id, String supplier, Map<String, String> meanings) {
+        List<Fault> faults = new ArrayList<>(PriceListCsv.problems(List.copyOf(meanings.values())));
+        if (supplier.isBlank())
+            faults.add(new Fault("supplier", "is missing; name whose list it is, so that it need not be asked again."));
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        suppliers.learn(supplier, meanings);
+        name(id, supplier.strip());
+        if (move(id, State.HEADINGS, State.READING) > 0) clear(id);
     }
 
     private void reading(UUID id, Runnable read) {
@@ -264,6 +337,9 @@ public class Intakes {
             if (move(id, State.READING, State.READ) == 0) throw new Stopped();
         } catch (Stopped e) {
             clear(id);
+        } catch (PriceListCsv.UnknownHeadings e) {
+            keepHeadings(id, e.headings());
+            move(id, State.READING, State.HEADINGS);
         } catch (InvalidInput e) {
             clear(id);
             fail(
@@ -337,44 +413,6 @@ public class Intakes {
                 == 0) throw new Stopped();
     }
 
-    /** Compares every line that could be read with the shelf, all at once. */
-    private void judgeParts(UUID id) {
-        // without figures on what was just stored the planner compares every line with every part
-        db.execute("analyze intake_row");
-        db.execute(
-                """
-            update intake_row r set verdict = 'refused', note = 'number "' || r.item || '" stands in line ' || d.first || ' too; keep one of them.'
-            from (select item, min(line) as first from intake_row where intake_id = ? and item <> '' group by item having count(*) > 1) d
-            where r.intake_id = ? and r.item = d.item and r.line <> d.first and r.verdict = 'read'""",
-                id,
-                id);
-        db.execute(
-                """
-            update intake_row r set name = coalesce(nullif(r.name, ''), l.name), verdict = case
-                when l.kind <> 'part' then 'refused'
-                when coalesce((r.body->>'price')::bigint, l.price_cents) is not distinct from l.price_cents
-                 and coalesce((r.body->>'stock')::int, l.stock) is not distinct from l.stock
-                 and coalesce((r.body->>'days')::int, l.days) is not distinct from l.days
-                 and (l.buildable or (coalesce(r.body->>'name', l.name) = l.name and coalesce(r.body->>'maker', l.maker) = l.maker and coalesce(r.body->>'kind', l.type) = l.type
-                      and coalesce(r.body->>'opening', l.opening) = l.opening and (r.body->>'plug' is null or l.families = array[r.body->>'plug']))) then 'unchanged'
-                else 'changed' end,
-              note = case when l.kind <> 'part' then 'number "' || r.item || '" is a ' || l.kind || ' in the library; parts only.' else concat_ws(', ',
-                case when (r.body->>'price')::bigint <> coalesce(l.price_cents, -1) then 'price ' || coalesce(to_char(l.price_cents / 100.0, 'FM9999990.00'), 'none') || ' → ' || to_char((r.body->>'price')::bigint / 100.0, 'FM9999990.00') end,
-                case when (r.body->>'stock')::int <> coalesce(l.stock, -1) then 'stock ' || coalesce(l.stock::text, 'not counted') || ' → ' || (r.body->>'stock') end,
-                case when (r.body->>'days')::int <> coalesce(l.days, -1) then 'days ' || coalesce(l.days::text, 'none') || ' → ' || (r.body->>'days') end,
-                case when not l.buildable and r.body->>'name' <> l.name then 'name "' || l.name || '" → "' || (r.body->>'name') || '"' end,
-                case when not l.buildable and r.body->>'maker' <> l.maker then 'maker ' || l.maker || ' → ' || (r.body->>'maker') end,
-                case when not l.buildable and r.body->>'kind' <> l.type then 'kind ' || l.type || ' → ' || (r.body->>'kind') end) end
-            from listing l where r.intake_id = ? and r.verdict = 'read' and l.id = r.item""",
-                id);
-        db.execute(
-                """
-            update intake_row r set verdict = case when r.body ?? 'name' and r.body ?? 'kind' then 'added' else 'refused' end,
-              note = case when r.body ?? 'name' and r.body ?? 'kind' then 'not yet buildable: its positions are not known' else 'number "' || r.item || '" is new, and a new part needs a name and a kind.' end
-            where r.intake_id = ? and r.verdict = 'read'""",
-                id);
-    }
-
     /**
      * Takes in what was read: sheets whole, once the refused ones are corrected, since they may be one car's; of a list
      * of parts the lines that can be.
@@ -384,7 +422,7 @@ public class Intakes {
         if (!intake.takes(counts(id)) || move(id, State.READ, State.TAKING) == 0) return;
         try {
             if (intake.ofSheets()) takeSheets(id);
-            else takeParts(id);
+            else takeList(id);
         } catch (Stopped e) {
             clear(id);
         } catch (RuntimeException e) {
@@ -407,64 +445,11 @@ public class Intakes {
         if (move(id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
     }
 
-    private void takeParts(UUID id) {
-        int last = db.select(DSL.max(INTAKE_ROW.LINE))
-                .from(INTAKE_ROW)
-                .where(INTAKE_ROW.INTAKE_ID.eq(id))
-                .fetchSingle()
-                .value1();
+    private void takeList(UUID id) {
         db.transaction(t -> {
-            DSLContext tx = t.dsl();
-            for (int from = 0; from <= last; from += CHUNK) {
-                takeChunk(tx, id, from, from + CHUNK - 1);
-                progress(id, State.TAKING, Math.min(last, from + CHUNK));
-            }
-            // the planner must know of the new lines at once, or the first searches read them all
-            tx.execute("analyze listing");
-            if (move(tx, id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
+            PriceLists.take(t.dsl(), id, line -> progress(id, State.TAKING, line));
+            if (move(t.dsl(), id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
         });
-    }
-
-    private static void takeChunk(DSLContext tx, UUID id, int from, int to) {
-        tx.execute(
-                """
-            insert into listing (id, kind, name, maker, type, families, opening, carries, price_cents, stock, days, buildable, words)
-            select r.item, 'part', r.body->>'name', coalesce(r.body->>'maker', ''), r.body->>'kind', case when r.body ?? 'plug' then array[r.body->>'plug'] else '{}' end, coalesce(r.body->>'opening', ''), '{}',
-              (r.body->>'price')::bigint, (r.body->>'stock')::int, (r.body->>'days')::int, false,
-              lower(concat_ws(' ', r.item, r.body->>'name', r.body->>'maker', r.body->>'kind', r.body->>'opening', r.body->>'plug'))
-            from intake_row r where r.intake_id = ? and r.verdict = 'added' and r.line between ? and ?""",
-                id,
-                from,
-                to);
-        tx.execute(
-                """
-            update listing l set price_cents = coalesce((r.body->>'price')::bigint, l.price_cents), stock = coalesce((r.body->>'stock')::int, l.stock), days = coalesce((r.body->>'days')::int, l.days),
-              name = case when l.buildable then l.name else coalesce(r.body->>'name', l.name) end, maker = case when l.buildable then l.maker else coalesce(r.body->>'maker', l.maker) end,
-              type = case when l.buildable then l.type else coalesce(r.body->>'kind', l.type) end, opening = case when l.buildable then l.opening else coalesce(r.body->>'opening', l.opening) end,
-              families = case when l.buildable or not r.body ?? 'plug' then l.families else array[r.body->>'plug'] end,
-              words = case when l.buildable then l.words else lower(concat_ws(' ', l.id, coalesce(r.body->>'name', l.name), coalesce(r.body->>'maker', l.maker), coalesce(r.body->>'kind', l.type),
-                coalesce(r.body->>'opening', l.opening), r.body->>'plug')) end
-            from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and l.id = r.item""",
-                id,
-                from,
-                to);
-        tx.execute(
-                """
-            insert into sheet_history (sheet_id, revision, who, what, body)
-            select s.id, s.revision, i.who, 'Price, from ' || i.name, s.body from sheet s join intake_row r on r.item = s.id join intake i on i.id = r.intake_id
-            where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and r.body ?? 'price' and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""",
-                id,
-                from,
-                to);
-        tx.execute(
-                """
-            update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2))),
-              typed = jsonb_set(s.typed::jsonb, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))::text
-            from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and s.id = r.item and r.body ?? 'price'
-              and (s.body->>'price')::numeric * 100 <> (r.body->>'price')::numeric""",
-                id,
-                from,
-                to);
     }
 
     /** Stops it wherever it is, and forgets what was read. Too late once it is taken in. */
@@ -473,7 +458,11 @@ public class Intakes {
                         .set(INTAKE.STATE, State.CANCELLED.word())
                         .where(
                                 INTAKE.ID.eq(id),
-                                INTAKE.STATE.in(State.READING.word(), State.READ.word(), State.TAKING.word()))
+                                INTAKE.STATE.in(
+                                        State.READING.word(),
+                                        State.HEADINGS.word(),
+                                        State.READ.word(),
+                                        State.TAKING.word()))
                         .execute()
                 > 0;
         if (stopped) clear(id);
@@ -485,7 +474,7 @@ public class Intakes {
         List<UUID> orphans = db.update(INTAKE)
                 .set(INTAKE.STATE, State.FAILED.word())
                 .set(INTAKE.NOTE, "The app was stopped meanwhile; nothing was taken in. Bring it in again.")
-                .where(INTAKE.STATE.in(State.READING.word(), State.TAKING.word()))
+                .where(INTAKE.STATE.in(State.READING.word(), State.HEADINGS.word(), State.TAKING.word()))
                 .returningResult(INTAKE.ID)
                 .fetch(INTAKE.ID);
         orphans.forEach(this::clear);

@@ -398,16 +398,16 @@ public class Library {
         return Zip.write(texts);
     }
 
-    /** Writes every part, known by its sheet or only by a list, as CSV. */
-    public void writeParts(Writer to) {
+    /** Writes every radio or part, known by its sheet or only by a list, as CSV. */
+    public void writeList(String kind, Writer to) {
         db.transaction(t -> {
             try (var cursor = t.dsl()
                     .selectFrom(LISTING)
-                    .where(LISTING.KIND.eq("part"))
+                    .where(LISTING.KIND.eq(kind))
                     .orderBy(LISTING.ID)
                     .fetchSize(2000)
                     .fetchLazy()) {
-                PartsCsv.write(to, () -> new Iterator<>() {
+                PriceListCsv.write(to, () -> new Iterator<>() {
                     private final Iterator<ListingRecord> rows = cursor.iterator();
 
                     @Override

@@ -13,6 +13,7 @@ import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Shelves;
+import velvetbezel.store.Suppliers;
 
 /** Starts the application; its surroundings come from the environment (see application.properties). */
 @SpringBootApplication
@@ -39,6 +40,11 @@ public class Application {
     @Bean
     Shelves shelves(DSLContext db) {
         return new Shelves(db);
+    }
+
+    @Bean
+    Suppliers suppliers(DSLContext db) {
+        return new Suppliers(db);
     }
 
     @Bean

@@ -98,8 +98,8 @@ final class Demo {
     private void stock() {
         try {
             String list = Files.readString(folder.resolve(STOCK));
-            UUID id = intakes.open("parts list", STOCK, PEOPLE.get(0).name(), list.length());
-            intakes.readParts(id, new StringReader(list));
+            UUID id = intakes.openList(STOCK, PEOPLE.get(0).name(), list.length(), "");
+            intakes.readList(id, new StringReader(list));
             intakes.take(id);
         } catch (IOException e) {
             throw new UncheckedIOException("The demo's %s cannot be read.".formatted(STOCK), e);

@@ -100,6 +100,10 @@ class BadInputTest {
         parts    | price   | -3                    | "-3"
         parts    | minutes | soon                  | "soon"
         parts    | part    | trumpet               | "trumpet" is not known; allowed: dash kit
+        parts    | fits.years | 05/2018 on         | "05/2018 on" names a month, and a fit list counts whole years
+        parts    | fits.years | 2008-2004          | "2008-2004" is no span of years
+        parts    | fits.vehicles | meridale-plover | "meridale-plover" is the id of no vehicle sheet here; near: meridale-plover-20
+        parts    | vehicles | nobody-nothing-1901  | "nobody-nothing-1901" is the id of no vehicle sheet here; near:
         """)
     void lineThatIsNotReadIsToldAndTheRestStays(String shelf, String field, String typed, String message) {
         Map<String, String> form = new LinkedHashMap<>(
@@ -202,7 +206,7 @@ class BadInputTest {
                 422,
                 "is cut short or damaged: its end is missing.");
         says(
-                site.preview("/parts/import-list", "list", Map.of("latin.csv", new byte[] {
+                site.preview("/price-lists/import", "list", Map.of("latin.csv", new byte[] {
                     'n', 'u', 'm', 'b', 'e', 'r', '\n', (byte) 0xe4, '\n'
                 })),
                 200,

@@ -78,7 +78,7 @@ class ImportTest {
         String list =
                 "number,name,maker,kind,price,stock,days,plug,opening\nkelfax-trim-9,Kelfax trim ring,Kelfax,dash kit,4.90,0,3,,two-DIN\n";
         String taken = Site.words(
-                site.takeIn("/parts/import-list", "list", Map.of("list.csv", list.getBytes(StandardCharsets.UTF_8))));
+                site.takeIn("/price-lists/import", "list", Map.of("list.csv", list.getBytes(StandardCharsets.UTF_8))));
         assertTrue(taken.contains("Taken in: 1 added"), taken);
         String found = Site.words(site.get("/parts?q=ring+kelfax"));
         assertTrue(

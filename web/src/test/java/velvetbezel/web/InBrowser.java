@@ -66,6 +66,8 @@ public abstract class InBrowser {
                 .setAcceptDownloads(true));
         if (!person.isEmpty()) context.addCookies(List.of(new Cookie("person", person).setUrl(TestApp.url())));
         context.setDefaultTimeout(PATIENCE);
+        // a page may wait for kits being worked out on a busy machine
+        context.setDefaultNavigationTimeout(3 * PATIENCE);
         Page page = context.newPage();
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")) console.add(m.text());

@@ -103,4 +103,23 @@ class NewCarInJobTest extends InBrowser {
         assertTrue(
                 TestApp.bean(Library.class).find("bare-tarrick-ousel-4-hatch").isPresent());
     }
+
+    @Test
+    void partOutsideItsFitListSaysSoBesideItsKit() {
+        Job job = job("A car that the harness was not made for");
+        Page page = typed(job, "Tarrick Ousel 6 hatch", "T6");
+        go(page, "Match");
+        kitsThere(page);
+        button(page, "Bare leads from this car's plugs");
+        kitsThere(page);
+        page.navigate("/sheets/bare-tarrick-ousel-6-hatch/lines");
+        page.getByText("The paper, and what else is known").click();
+        page.locator("#fits-years").fill("1990-1992");
+        button(page, "Save");
+        assertThat(page.locator(".facts")).containsText("1990 to 1992");
+        page.navigate("/jobs/%d/match".formatted(job.number()));
+        kitsThere(page);
+        assertThat(page.locator(".remark").first())
+                .containsText("Its fit list says 1990 to 1992, this car's sheet 2004 to 2009.");
+    }
 }

@@ -56,43 +56,63 @@ class ShelfTest extends InBrowser {
     @Test
     void listIsPreviewedBeforeAnythingChangesAndRefusedLinesAreLeftOut() {
         Page page = window("ines");
-        page.navigate("/parts");
         String list =
                 "number,name,kind,price,stock\nkelfax-a1,Kelfax pocket,dash kit,7.50,2\nthornlea-iso-tails,,,10.90,4\nkelfax-a2,Kelfax pocket,trumpet,7.50,2\n";
+        bring(page, "/parts", list);
+        assertThat(page.locator("h1")).hasText("If it is taken in: 1 refused, 1 added, 1 changed");
+        assertThat(page.locator("#intake")).containsText("line 4");
+        assertThat(page.locator("#intake")).containsText("kind \"trumpet\" is not known; allowed: radio, dash kit");
+        assertThat(page.locator(".verdict")).containsText("The refused lines will be left out.");
+        page.getByText("Take it in").click();
+        assertThat(page.locator("h1")).hasText("Taken in: 1 added, 1 changed; left out: 1");
+        bring(page, "/parts", list.replace("trumpet", "dash kit"));
+        page.getByText("Take it in").click();
+        assertThat(page.locator("h1")).hasText("Taken in: 1 added, 2 unchanged");
+        page.navigate("/sheets/thornlea-iso-tails");
+        assertThat(page.locator(".facts")).containsText("10.90");
+        bring(page, "/parts", "number,price\nthornlea-iso-tails,9.90\n");
+        page.getByText("Take it in").click();
+        assertThat(page.locator("h1")).hasText("Taken in: 1 changed");
+    }
+
+    @Test
+    void suppliersOwnHeadingsAreAskedOnceAndMayBeUnderstoodOtherwise() {
+        Page page = window("ines");
+        String list =
+                "Art.-Nr.;Name;Warengruppe;Brutto;Bestand\nKELFAX-B1;Fach;dash kit;7,50;2\nTARNLIGHT-MAJOR;;;91,00;1\n";
+        bring(page, "/radios", list);
+        assertThat(page.locator("h1")).hasText("What do its headings stand for?");
+        assertThat(page.getByLabel("Name")).hasValue("name");
+        page.getByText("Read it so").click();
+        assertThat(page.locator("#supplier")).isFocused();
+        page.locator("#supplier").fill("Kelfax wholesale");
+        page.getByText("Read it so").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("number is none of the columns");
+        assertThat(page.locator("#supplier")).hasValue("Kelfax wholesale");
+        page.getByLabel("art.-nr.").selectOption("number");
+        page.getByLabel("warengruppe").selectOption("kind");
+        page.getByLabel("brutto").selectOption("price");
+        page.getByLabel("bestand").selectOption("days");
+        page.getByText("Read it so").click();
+        assertThat(page.locator("h1")).hasText("If it is taken in: 1 added, 1 changed");
+        assertThat(page.locator("#intake")).containsText("days none → 1");
+        page.getByText("They stand for something else").click();
+        page.getByLabel("bestand").selectOption("stock");
+        page.getByText("Read it so").click();
+        assertThat(page.locator("#intake")).containsText("stock not counted → 1");
+        page.getByText("Cancel").click();
+        assertThat(page.locator("h1")).hasText("Cancelled; nothing was changed");
+        bring(page, "/parts", list);
+        assertThat(page.locator("h1")).hasText("If it is taken in: 1 added, 1 changed");
+        assertThat(page.locator("#intake")).containsText("Read with the headings of Kelfax wholesale.");
+    }
+
+    private static void bring(Page page, String shelf, String list) {
+        page.navigate(shelf);
         page.locator("#list")
                 .setInputFiles(new FilePayload("prices.csv", "text/csv", list.getBytes(StandardCharsets.UTF_8)));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
                 .last()
                 .click();
-        assertThat(page.locator("h1")).hasText("If it is taken in: 1 refused, 1 added, 1 changed");
-        assertThat(page.locator("#intake")).containsText("line 4");
-        assertThat(page.locator("#intake")).containsText("kind \"trumpet\" is not known; allowed: dash kit");
-        assertThat(page.locator(".verdict")).containsText("The refused lines will be left out.");
-        page.getByText("Take it in").click();
-        assertThat(page.locator("h1")).hasText("Taken in: 1 added, 1 changed; left out: 1");
-        page.getByText("To the parts").click();
-        page.locator("#list")
-                .setInputFiles(new FilePayload(
-                        "prices.csv",
-                        "text/csv",
-                        list.replace("trumpet", "dash kit").getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
-                .last()
-                .click();
-        page.getByText("Take it in").click();
-        assertThat(page.locator("h1")).hasText("Taken in: 1 added, 2 unchanged");
-        page.navigate("/sheets/thornlea-iso-tails");
-        assertThat(page.locator(".facts")).containsText("10.90");
-        page.navigate("/parts");
-        page.locator("#list")
-                .setInputFiles(new FilePayload(
-                        "back.csv",
-                        "text/csv",
-                        "number,price\nthornlea-iso-tails,9.90\n".getBytes(StandardCharsets.UTF_8)));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Read and preview"))
-                .last()
-                .click();
-        page.getByText("Take it in").click();
-        assertThat(page.locator("h1")).hasText("Taken in: 1 changed");
     }
 }

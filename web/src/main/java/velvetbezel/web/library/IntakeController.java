@@ -1,7 +1,10 @@
 package velvetbezel.web.library;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,17 +12,21 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Intakes;
+import velvetbezel.store.Suppliers;
 import velvetbezel.web.Who;
 
-/** Bringing in sheets and lists of parts: read, previewed, then taken in or cancelled. */
+/** Bringing in sheets and price lists: read, previewed, then taken in or cancelled. */
 @Controller
 class IntakeController {
     private final Intaking intaking;
     private final Intakes intakes;
+    private final Suppliers suppliers;
 
-    IntakeController(Intaking intaking, Intakes intakes) {
+    IntakeController(Intaking intaking, Intakes intakes, Suppliers suppliers) {
+        this.suppliers = suppliers;
         this.intaking = intaking;
         this.intakes = intakes;
     }
@@ -29,18 +36,43 @@ class IntakeController {
         return page(intaking.sheets(sheets, who.name()));
     }
 
-    @PostMapping("/parts/import-list")
-    String parts(@RequestParam MultipartFile list, Who.Person who) {
-        return page(intaking.parts(list, who.name()));
+    @PostMapping("/price-lists/import")
+    String list(@RequestParam MultipartFile list, @RequestParam(defaultValue = "") String supplier, Who.Person who) {
+        return page(intaking.list(list, supplier, who.name()));
     }
 
     @GetMapping("/intakes/{id}")
     String show(@PathVariable UUID id, Model model) {
+        return show(id, Map.of(), List.of(), model);
+    }
+
+    private String show(UUID id, Map<String, String> typed, List<Fault> faults, Model model) {
         Intakes.Intake intake = intakes.find(id)
                 .orElseThrow(
                         () -> new InvalidInput("intake", "There is no such import here. Bring the file in again."));
-        model.addAttribute("view", IntakeView.of(intake, intakes));
+        model.addAttribute("view", IntakeView.of(intake, intakes, intaking.has(id)));
+        if (intake.state() == Intakes.State.HEADINGS)
+            model.addAttribute("ask", HeadingsView.of(intake, intakes, suppliers, typed, faults));
         return "library/intake";
+    }
+
+    /** @param typed the supplier, and under each heading's number what it stands for */
+    @PostMapping("/intakes/{id}/headings")
+    String headings(
+            @PathVariable UUID id, @RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        try {
+            intaking.learn(id, typed.getOrDefault("supplier", ""), HeadingsView.meanings(intakes.headings(id), typed));
+            return page(id);
+        } catch (InvalidInput e) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return show(id, typed, e.faults(), model);
+        }
+    }
+
+    @PostMapping("/intakes/{id}/otherwise")
+    String otherwise(@PathVariable UUID id) {
+        intaking.otherwise(id);
+        return page(id);
     }
 
     @PostMapping("/intakes/{id}/take")
@@ -51,7 +83,7 @@ class IntakeController {
 
     @PostMapping("/intakes/{id}/cancel")
     String cancel(@PathVariable UUID id) {
-        intakes.cancel(id);
+        intaking.cancel(id);
         return page(id);
     }
 

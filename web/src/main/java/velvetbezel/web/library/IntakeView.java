@@ -5,7 +5,11 @@ import java.util.Map;
 import java.util.UUID;
 import velvetbezel.store.Intakes;
 
-/** Something brought in: what would become of each line, and whether it is taken in. */
+/**
+ * Something brought in: what would become of each line, and whether it is taken in.
+ *
+ * @param whose supplier whose headings it was read with, where it can be read otherwise; else empty
+ */
 public record IntakeView(
         UUID id,
         String shelf,
@@ -14,6 +18,7 @@ public record IntakeView(
         String verdict,
         boolean running,
         boolean ready,
+        String whose,
         long done,
         long total,
         List<Group> groups) {
@@ -24,7 +29,7 @@ public record IntakeView(
     /** Lines of one verdict. @param more how many are not shown */
     public record Group(String verdict, int count, int more, List<Intakes.Row> rows) {}
 
-    static IntakeView of(Intakes.Intake intake, Intakes intakes) {
+    static IntakeView of(Intakes.Intake intake, Intakes intakes, boolean again) {
         Map<String, Integer> counts = intakes.counts(intake.id());
         boolean running = intake.state() == Intakes.State.READING || intake.state() == Intakes.State.TAKING;
         List<Group> groups = running
@@ -41,6 +46,7 @@ public record IntakeView(
                 verdict(intake, counts.containsKey(REFUSED)),
                 running,
                 intake.takes(counts),
+                again && intake.state() == Intakes.State.READ ? intake.supplier() : "",
                 intake.done(),
                 intake.total(),
                 groups);
@@ -56,6 +62,7 @@ public record IntakeView(
         return switch (intake.state()) {
             case READING -> "Reading: %,d of %s lines"
                     .formatted(intake.done(), intake.total() == 0 ? "its" : "%,d".formatted(intake.total()));
+            case HEADINGS -> "What do its headings stand for?";
             case READ -> "If it is taken in: " + sums;
             case TAKING -> "Taking it in: %,d of %,d lines".formatted(intake.done(), intake.total());
             case TAKEN -> "Taken in: " + taken(counts);
@@ -83,6 +90,7 @@ public record IntakeView(
             case READ -> refused ? held(intake) : "Nothing has been changed yet.";
             case TAKEN -> refused ? "The refused lines were left out; correct them and bring them in again." : "";
             case FAILED -> intake.note();
+            case HEADINGS -> "They are asked once per supplier. What is left out is not read.";
             case READING, TAKING -> "It can be cancelled at any moment and leaves nothing behind.";
             default -> "";
         };

@@ -11,12 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.BiConsumer;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -34,10 +36,15 @@ class Intaking implements DisposableBean {
     private static final int SHORT_WAIT_MS = 700;
 
     private final Intakes intakes;
+    /** Price lists that may be read once more, with their headings understood otherwise. */
+    private final Map<UUID, Path> copies = new ConcurrentHashMap<>();
+
+    private final Path lists;
     private final ExecutorService beside = Executors.newFixedThreadPool(2);
 
-    Intaking(Intakes intakes) {
+    Intaking(Intakes intakes) throws IOException {
         this.intakes = intakes;
+        this.lists = Files.createTempDirectory("price-lists");
     }
 
     UUID sheets(List<MultipartFile> files, String who) {
@@ -51,8 +58,8 @@ class Intaking implements DisposableBean {
         if (texts.isEmpty())
             throw new InvalidInput(
                     "sheets", "No file was chosen. Choose one or more sheets, as .json files or one ZIP of them.");
-        UUID id = intakes.open(
-                "sheets", files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
+        UUID id =
+                intakes.openSheets(files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
         run(() -> intakes.readSheets(id, texts));
         return id;
     }
@@ -71,19 +78,31 @@ class Intaking implements DisposableBean {
                 .orElse("file");
     }
 
-    UUID parts(MultipartFile file, String who) {
+    /** @param supplier whose list it is; empty where nobody says it */
+    UUID list(MultipartFile file, String supplier, String who) {
         if (file.isEmpty())
-            throw new InvalidInput(
-                    "list", "No file was chosen, or it is empty. Choose a list of parts, as a .csv file.");
+            throw new InvalidInput("list", "No file was chosen, or it is empty. Choose a price list, as a .csv file.");
         try {
-            Path copy = Files.createTempFile("parts", ".csv");
+            Path copy = Files.createTempFile(lists, "list", ".csv");
             file.transferTo(copy);
-            UUID id = intakes.open("parts list", name(file), who, lines(copy));
-            run(() -> readParts(id, copy));
+            UUID id = intakes.openList(name(file), who, lines(copy), supplier);
+            copies.put(id, copy);
+            run(() -> read(id, intakes::readList));
             return id;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** @throws InvalidInput where nothing can be read so */
+    void learn(UUID id, String supplier, Map<String, String> meanings) {
+        intakes.learn(id, supplier, meanings);
+        run(() -> read(id, intakes::readList));
+    }
+
+    /** Asks again what the headings stand for. */
+    void otherwise(UUID id) {
+        run(() -> read(id, intakes::showHeadings));
     }
 
     private static long lines(Path file) throws IOException {
@@ -92,18 +111,37 @@ class Intaking implements DisposableBean {
         }
     }
 
-    private void readParts(UUID id, Path copy) {
+    private void read(UUID id, BiConsumer<UUID, Reader> reading) {
+        Path copy = copies.get(id);
+        if (copy == null) return;
         try (Reader csv = Files.newBufferedReader(copy)) {
-            intakes.readParts(id, csv);
+            reading.accept(id, csv);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        } finally {
-            copy.toFile().delete();
         }
+        Intakes.State now = intakes.find(id).orElseThrow().state();
+        if (now != Intakes.State.READ && now != Intakes.State.HEADINGS) forget(id);
+    }
+
+    /** Whether a list can be read once more. */
+    boolean has(UUID id) {
+        return copies.containsKey(id);
+    }
+
+    private void forget(UUID id) {
+        Optional.ofNullable(copies.remove(id)).ifPresent(c -> c.toFile().delete());
+    }
+
+    void cancel(UUID id) {
+        intakes.cancel(id);
+        forget(id);
     }
 
     void take(UUID id) {
-        run(() -> intakes.take(id));
+        run(() -> {
+            intakes.take(id);
+            forget(id);
+        });
     }
 
     private void run(Runnable work) {
@@ -122,5 +160,7 @@ class Intaking implements DisposableBean {
     @Override
     public void destroy() {
         beside.shutdownNow();
+        List.copyOf(copies.keySet()).forEach(this::forget);
+        lists.toFile().delete();
     }
 }

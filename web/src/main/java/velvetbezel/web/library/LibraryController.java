@@ -18,6 +18,7 @@ import velvetbezel.store.Json;
 import velvetbezel.store.Library;
 import velvetbezel.store.Listing;
 import velvetbezel.store.Shelves;
+import velvetbezel.store.Suppliers;
 
 /** The shelves: search and filter, one sheet or part, export. */
 @Controller
@@ -25,8 +26,10 @@ class LibraryController {
     private final Library library;
     private final Shelves shelves;
     private final Editing editing;
+    private final Suppliers suppliers;
 
-    LibraryController(Library library, Shelves shelves, Editing editing) {
+    LibraryController(Library library, Shelves shelves, Editing editing, Suppliers suppliers) {
+        this.suppliers = suppliers;
         this.editing = editing;
         this.library = library;
         this.shelves = shelves;
@@ -56,6 +59,7 @@ class LibraryController {
                 most.strip(),
                 Math.max(0, page));
         model.addAttribute("view", ShelfView.of(shelf, asked, shelves));
+        model.addAttribute("suppliers", suppliers.names());
         model.addAttribute("outdated", library.outdatedCount());
         return "library/list";
     }
@@ -95,12 +99,12 @@ class LibraryController {
                 .body(library.zip(shelf.substring(0, shelf.length() - 1)));
     }
 
-    @GetMapping("/parts.csv")
-    void exportParts(HttpServletResponse response) throws IOException {
+    @GetMapping("/{shelf:radios|parts}.csv")
+    void exportList(@PathVariable String shelf, HttpServletResponse response) throws IOException {
         response.setContentType("text/csv; charset=utf-8");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment("parts.csv"));
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".csv"));
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-        library.writeParts(response.getWriter());
+        library.writeList(shelf.substring(0, shelf.length() - 1), response.getWriter());
     }
 
     private static String attachment(String file) {

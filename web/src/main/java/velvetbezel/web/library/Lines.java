@@ -19,6 +19,7 @@ import velvetbezel.draft.Attempt;
 import velvetbezel.draft.Choosing;
 import velvetbezel.draft.Expander;
 import velvetbezel.draft.Expansion;
+import velvetbezel.draft.Nearest;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
@@ -304,6 +305,8 @@ public class Lines {
         Map<String, String> typed = applied(kind, given);
         List<Fault> faults = new ArrayList<>();
         Attempt attempt = attempt(kind, typed, who, faults);
+        for (String list : List.of("vehicles", "fits.vehicles"))
+            unknownSheets(list, typed).forEach(faults::add);
         if (!faults.isEmpty()) {
             Set<String> told = faults.stream().map(Fault::field).collect(Collectors.toSet());
             Document.faults(attempt).stream()
@@ -312,6 +315,19 @@ public class Lines {
             throw new InvalidInput(faults.stream().distinct().toList());
         }
         return LinesForm.tree(kind, typed, source(typed, who), new ArrayList<>());
+    }
+
+    /** Sheets that a part names and nobody has. */
+    private Stream<Fault> unknownSheets(String field, Map<String, String> typed) {
+        List<String> named = Typed.words(typed, field);
+        if (named.isEmpty()) return Stream.empty();
+        List<String> there =
+                library.entries("vehicle").stream().map(Library.Entry::id).toList();
+        return named.stream()
+                .filter(v -> !there.contains(v))
+                .map(v -> new Fault(
+                        field,
+                        "\"%s\" is the id of no vehicle sheet here; near: %s.".formatted(v, Nearest.to(v, there))));
     }
 
     Map<String, String> typed(String id) {

@@ -52,6 +52,7 @@ final class LinesForm {
             "part",
             "holds",
             "vehicles",
+            "fits",
             "finishes",
             "ratings",
             "RCA",
@@ -152,6 +153,7 @@ final class LinesForm {
         if (!at("holds.opening").isEmpty() || !at("holds.radio").isEmpty())
             tree.put("holds", Map.of("opening", at("holds.opening"), "radio", at("holds.radio")));
         for (String list : List.of("vehicles", "finishes")) if (!at(list).isEmpty()) tree.put(list, words(list));
+        FitFields.tree(typed, faults).ifPresent(f -> tree.put("fits", f));
     }
 
     private Map<String, Object> plugs() {
@@ -284,6 +286,7 @@ final class LinesForm {
             put(typed, field, sheet.get(field));
         if (sheet.get("years") instanceof List<?> years) put(typed, "years", years(years));
         for (String list : List.of("buttons", "vehicles", "finishes")) put(typed, list, joined(sheet.get(list), ", "));
+        FitFields.typed(sheet.get("fits"), typed);
         flag(typed, "north america", sheet.get("north america"));
         flag(typed, "stays", sheet.get("factory radio stays"));
         flag(typed, "bare", sheet.get("bare") != null);
@@ -345,8 +348,9 @@ final class LinesForm {
         return joined(positions, "\n").replaceAll(", (?=\\d{1,3}[ -])", "\n");
     }
 
-    private static String years(List<?> years) {
-        return years.get(0).equals(years.get(1)) ? String.valueOf(years.get(0)) : years.get(0) + "-" + years.get(1);
+    static String years(List<?> years) {
+        if (years.get(0).equals(years.get(1))) return String.valueOf(years.get(0));
+        return years.get(1).equals(Years.OPEN_END) ? years.get(0) + " on" : years.get(0) + "-" + years.get(1);
     }
 
     private static void answer(Map<String, String> typed, String name, Object said) {

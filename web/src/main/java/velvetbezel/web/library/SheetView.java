@@ -144,6 +144,9 @@ public record SheetView(
                             "Holds",
                             "a %s radio in a %s opening"
                                     .formatted(h.radio().label(), h.opening().label()))));
+            p.fits().ifPresent(f -> facts.add(new Line("Fit list", f.words())));
+            if (!p.vehicles().isEmpty())
+                facts.add(new Line("Goes into no other car than", String.join(", ", p.vehicles())));
             if (!p.finishes().isEmpty()) facts.add(new Line("Colours", String.join(", ", p.finishes())));
             geometry("Takes behind the dash", p.takes()).ifPresent(facts::add);
             p.device().flatMap(SheetView::ratings).ifPresent(facts::add);

@@ -139,7 +139,7 @@ public record ShelfView(
     private static List<String> columns(String kind) {
         return switch (kind) {
             case "vehicle" -> List.of("Audio system", "Opening", "Plugs");
-            case "radio" -> List.of("Size", "Price", "Plugs");
+            case "radio" -> List.of("Size", "Price", "Stock", "Plugs");
             default -> List.of("Kind", "Price", "Stock", "Plugs");
         };
     }
@@ -149,7 +149,7 @@ public record ShelfView(
         List<String> cells =
                 switch (l.kind()) {
                     case "vehicle" -> List.of(l.type(), l.opening(), plugs);
-                    case "radio" -> List.of(l.opening(), price(l), plugs);
+                    case "radio" -> List.of(l.opening(), price(l), stock(l), plugs);
                     default -> List.of(l.type(), price(l), stock(l), plugs);
                 };
         return new Row(l.id(), l.name(), l.buildable(), cells);

@@ -11,7 +11,9 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,27 +21,33 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
 
 /**
- * A list of parts with prices and stock as CSV (RFC 4180, or with semicolons or tabs), its first line naming the columns
- * in any order. Only "number" must be there; an empty cell leaves what is known as it is.
+ * A list of radios and parts with prices and stock as CSV (RFC 4180, or with semicolons or tabs), its first line naming
+ * the columns in any order and, for a supplier whose headings were learned, in the supplier's words. Only "number" must
+ * be there; an empty cell leaves what is known as it is. The kind of a radio is "radio", and its opening its size.
  */
-public final class PartsCsv {
+public final class PriceListCsv {
     /** Columns a list may have. */
     public static final List<String> COLUMNS =
             List.of("number", "name", "maker", "kind", "price", "stock", "days", "plug", "opening");
 
+    /** The kind of what is no part. */
+    static final String RADIO = "radio";
+
+    private static final int SAMPLES = 3;
     private static final String SEPARATORS = "\t;,";
     private static final int MOST_HEADER = 8192;
     private static final int MOST_CHARACTERS = 1 << 16;
     private static final int MOST_FIELD = 200;
     private static final int MOST_PIECES = 1_000_000;
 
-    private PartsCsv() {}
+    private PriceListCsv() {}
 
     /**
      * One line read.
@@ -53,12 +61,29 @@ public final class PartsCsv {
         void take(Line line);
     }
 
+    /** @param samples the first values below it */
+    public record Heading(String text, List<String> samples) {}
+
+    /** Some headings are no columns, and nobody has said what they stand for. */
+    static final class UnknownHeadings extends RuntimeException {
+        private static final long serialVersionUID = 1;
+        private final transient List<Heading> headings;
+
+        private UnknownHeadings(List<Heading> headings) {
+            this.headings = headings;
+        }
+
+        List<Heading> headings() {
+            return headings;
+        }
+    }
+
     /**
-     * @throws InvalidInput where the list cannot be read any further: a wrong header, a quote never closed, a line of
-     *     no end
+     * @param choose the column of each heading; empty where that is not known
+     * @throws InvalidInput    where the list cannot be read any further: a quote never closed, a line of no end
+     * @throws UnknownHeadings with all headings, where their columns are not known
      */
-    static void read(Reader list, Taker taker) {
-        List<String> header = null;
+    static void read(Reader list, Function<List<String>, Optional<List<String>>> choose, Taker taker) {
         long last = 0;
         try (PushbackReader text = new PushbackReader(list, MOST_HEADER);
                 CsvReader<CsvRecord> csv = CsvReader.builder()
@@ -69,10 +94,19 @@ public final class PartsCsv {
                         .allowExtraCharsAfterClosingQuote(false)
                         .maxBufferSize(MOST_CHARACTERS)
                         .ofCsvRecord(text)) {
-            for (CsvRecord record : csv) {
+            Iterator<CsvRecord> records = csv.iterator();
+            if (!records.hasNext())
+                throw new InvalidInput(
+                        "line 1", "The list is empty; its first line names the columns, such as number,price,stock.");
+            CsvRecord head = records.next();
+            last = head.getStartingLineNumber();
+            List<String> headings = headings(head);
+            List<String> columns =
+                    choose.apply(headings).orElseThrow(() -> new UnknownHeadings(samples(headings, records)));
+            while (records.hasNext()) {
+                CsvRecord record = records.next();
                 last = record.getStartingLineNumber();
-                if (header == null) header = header(record);
-                else taker.take(line(record, header));
+                taker.take(line(record, columns));
             }
         } catch (CsvParseException e) {
             throw new InvalidInput(
@@ -84,9 +118,6 @@ public final class PartsCsv {
                     "line %d".formatted(last + 1),
                     "cannot be read from here on: it is no text in UTF-8. Save the list as UTF-8 and read it again.");
         }
-        if (header == null)
-            throw new InvalidInput(
-                    "line 1", "The list is empty; its first line names the columns, such as number,price,stock.");
     }
 
     /** What stands between the columns' names: programs that write a comma in prices put a semicolon or tab there. */
@@ -109,33 +140,72 @@ public final class PartsCsv {
         return Optional.ofNullable(root.getMessage()).orElse("it is no CSV");
     }
 
-    private static List<String> header(CsvRecord record) {
-        List<String> names = record.getFields().stream()
+    private static List<String> headings(CsvRecord record) {
+        List<String> headings = record.getFields().stream()
                 .map(f -> f.replace("\uFEFF", "").strip().toLowerCase(Locale.ROOT))
                 .toList();
-        List<Fault> faults = new ArrayList<>();
-        for (String name : names)
-            if (!COLUMNS.contains(name))
-                faults.add(new Fault(
-                        "line 1", "\"%s\" is no column; allowed: %s.".formatted(name, String.join(", ", COLUMNS))));
-        if (!names.contains("number"))
-            faults.add(new Fault("line 1", "has no column \"number\", which says which part a line is about."));
-        if (names.stream().distinct().count() < names.size()) faults.add(new Fault("line 1", "names a column twice."));
-        if (!faults.isEmpty()) throw new InvalidInput(faults);
-        return names;
+        List<String> named = headings.stream().filter(h -> !h.isEmpty()).toList();
+        if (named.stream().distinct().count() < named.size())
+            throw new InvalidInput("line 1", "names a column twice; give each its own heading.");
+        return headings;
     }
 
-    private static Line line(CsvRecord record, List<String> header) {
+    /**
+     * The column of each heading, empty text for one that is left out.
+     *
+     * @param learned column by heading, for what is no column's own name
+     * @return empty where one of them is not known, or none is the number
+     */
+    static Optional<List<String>> columns(List<String> headings, Map<String, String> learned) {
+        List<String> columns = new ArrayList<>();
+        for (String h : headings) {
+            String usual = COLUMNS.contains(h) || h.isEmpty() ? h : null;
+            String column = learned.getOrDefault(h, usual);
+            if (column == null) return Optional.empty();
+            columns.add(column);
+        }
+        return Optional.of(columns).filter(c -> problems(c).isEmpty());
+    }
+
+    /** What speaks against reading columns so. */
+    static List<Fault> problems(List<String> columns) {
+        List<Fault> faults = new ArrayList<>();
+        if (!columns.contains("number"))
+            faults.add(new Fault(
+                    "number", "is none of the columns; say which one holds the number that each line is about."));
+        for (String column : COLUMNS)
+            if (Collections.frequency(columns, column) > 1)
+                faults.add(new Fault(column, "is said of two columns; leave one of them out."));
+        return faults;
+    }
+
+    private static List<Heading> samples(List<String> headings, Iterator<CsvRecord> records) {
+        List<CsvRecord> first = new ArrayList<>();
+        while (records.hasNext() && first.size() < SAMPLES) first.add(records.next());
+        return IntStream.range(0, headings.size())
+                .filter(i -> !headings.get(i).isEmpty())
+                .mapToObj(i -> new Heading(
+                        headings.get(i),
+                        first.stream()
+                                .filter(r -> i < r.getFieldCount())
+                                .map(r -> r.getField(i).strip())
+                                .filter(v -> !v.isEmpty())
+                                .toList()))
+                .toList();
+    }
+
+    private static Line line(CsvRecord record, List<String> columns) {
         List<Fault> faults = new ArrayList<>();
         Map<String, Object> values = new LinkedHashMap<>();
-        if (record.getFieldCount() != header.size())
+        if (record.getFieldCount() != columns.size())
             faults.add(new Fault(
                     "",
                     "has %d fields where the first line names %d columns."
-                            .formatted(record.getFieldCount(), header.size())));
+                            .formatted(record.getFieldCount(), columns.size())));
         else
-            for (int i = 0; i < header.size(); i++)
-                value(header.get(i), record.getField(i).strip(), faults).ifPresent(put(values, header.get(i)));
+            for (int i = 0; i < columns.size(); i++)
+                if (!columns.get(i).isEmpty())
+                    value(columns.get(i), record.getField(i).strip(), faults).ifPresent(put(values, columns.get(i)));
         String number = String.valueOf(values.getOrDefault("number", ""));
         if (number.isEmpty() && faults.isEmpty())
             faults.add(new Fault("number", "is empty; every line names its part."));
@@ -151,11 +221,11 @@ public final class PartsCsv {
         if (text.length() > MOST_FIELD)
             return refuse(column, "has %d characters; at most %d.".formatted(text.length(), MOST_FIELD), faults);
         return switch (column) {
-            case "number" -> text.matches("[a-z0-9][a-z0-9-]{1,59}")
-                    ? Optional.of(text)
+            case "number" -> text.toLowerCase(Locale.ROOT).matches("[a-z0-9][a-z0-9-]{1,59}")
+                    ? Optional.of(text.toLowerCase(Locale.ROOT))
                     : refuse(
                             column,
-                            "\"%s\" is no part number; 2 to 60 small letters, digits and hyphens.".formatted(text),
+                            "\"%s\" is no part number; 2 to 60 letters, digits and hyphens.".formatted(text),
                             faults);
             case "price" -> cents(text)
                     .map(Optional::of)
@@ -167,16 +237,24 @@ public final class PartsCsv {
                             column,
                             "\"%s\" is no count; a whole number from 0 to %d.".formatted(text, MOST_PIECES),
                             faults);
-            case "kind" -> one(text, t -> PartKind.find(t).map(PartKind::label), PartKind.all(), column, faults);
+            case "kind" -> one(text, PriceListCsv::kind, RADIO + ", " + PartKind.all(), column, faults);
             case "opening" -> one(text, t -> Opening.find(t).map(Opening::label), Opening.all(), column, faults);
             default -> Optional.of(text);
         };
     }
 
+    private static Optional<String> kind(String text) {
+        return text.equals(RADIO) ? Optional.of(text) : PartKind.find(text).map(PartKind::label);
+    }
+
+    /** With a point or a comma before the cents, and the other of the two or a blank between thousands. */
     private static Optional<Long> cents(String text) {
-        if (!text.matches("\\d{1,7}([.,]\\d{1,2})?")) return Optional.empty();
+        String plain = text.replaceAll("(?<=\\d)[ \u00A0\u202F](?=\\d{3}\\b)", "");
+        if (plain.matches("\\d{1,3}(,\\d{3})+\\.\\d{1,2}")) plain = plain.replace(",", "");
+        if (plain.matches("\\d{1,3}(\\.\\d{3})+,\\d{1,2}")) plain = plain.replace(".", "");
+        if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) return Optional.empty();
         return Optional.of(
-                new BigDecimal(text.replace(',', '.')).movePointRight(2).longValueExact());
+                new BigDecimal(plain.replace(',', '.')).movePointRight(2).longValueExact());
     }
 
     private static Optional<String> one(
@@ -192,16 +270,16 @@ public final class PartsCsv {
         return Optional.empty();
     }
 
-    /** Writes parts so that {@link #read} gives them back. */
-    static void write(Writer to, Iterable<Listing> parts) {
+    /** Writes radios or parts so that {@link #read} gives them back. */
+    static void write(Writer to, Iterable<Listing> listings) {
         CsvWriter csv = CsvWriter.builder().build(to);
         csv.writeRecord(COLUMNS);
-        for (Listing p : parts)
+        for (Listing p : listings)
             csv.writeRecord(
                     p.id(),
                     p.name(),
                     p.maker(),
-                    p.type(),
+                    p.kind().equals(RADIO) ? RADIO : p.type(),
                     p.priceCents()
                             .map(c -> BigDecimal.valueOf(c, 2).toPlainString())
                             .orElse(""),
