@@ -28,8 +28,8 @@ public record Archetype(
         names = List.copyOf(names);
     }
 
-    /** Its text with numbers in the places of their names. */
-    String words(Map<String, Object> typed) {
+    /** Its text with the numbers that were typed, or are assumed, in the places of their names. */
+    public String words(Map<String, Object> typed) {
         String words = text;
         for (Param p : params)
             words = words.replace(

@@ -14,7 +14,15 @@ import velvetbezel.sheet.LeadRole;
 /** A car's long sheet from its short one. */
 final class CarExpander {
     private static final List<String> OURS = List.of(
-            "format", "plugs", "places", "has", "numbers", ShortSheet.BY_HAND, ShortSheet.REVISION, ShortSheet.PAPER);
+            "format",
+            "plugs",
+            "places",
+            "has",
+            "numbers",
+            ShortSheet.OTHERWISE,
+            ShortSheet.BY_HAND,
+            ShortSheet.REVISION,
+            ShortSheet.PAPER);
 
     private final ShortSheet sheet;
     private final List<Fault> faults;
@@ -23,7 +31,8 @@ final class CarExpander {
     CarExpander(ShortSheet sheet, Archetypes catalogue, List<Fault> faults) {
         this.sheet = sheet;
         this.faults = faults;
-        this.pieces = new CarPieces(catalogue, sheet.plugs(), sheet.has(), sheet.numbers(), buttons());
+        this.pieces =
+                new CarPieces(catalogue, sheet.plugs(), sheet.has(), sheet.numbers(), buttons(), sheet.otherwise());
         new CarFaults(sheet, catalogue, pieces, faults).find();
     }
 
@@ -64,7 +73,7 @@ final class CarExpander {
         position.putAll(LeadTree.role(lead));
         String role = lead.role().map(LeadRole::label).orElse(ShortLines.UNKNOWN);
         String usual =
-                lead.role().isEmpty() ? "behind.w" + plug.id() + lead.position().getAsInt() : ends.get(role);
+                pieces.unknown(lead) ? "behind.w" + plug.id() + lead.position().getAsInt() : ends.get(role);
         String end = lead.to().isEmpty() ? usual : lead.to().get(0);
         if (end == null)
             faults.add(new Fault(

@@ -35,6 +35,17 @@ final class CarFaults {
         sheet.has().forEach(this::answer);
         sheet.numbers().keySet().forEach(this::number);
         LADDERS.forEach(this::ladder);
+        sheet.otherwise().stream().sorted().forEach(this::otherwise);
+    }
+
+    private void otherwise(String id) {
+        List<String> ids = catalogue.car().stream().map(Archetype::id).toList();
+        if (!ids.contains(id))
+            fault(
+                    ShortSheet.OTHERWISE,
+                    "\"%s\" is nothing the catalogue knows; the nearest are %s.".formatted(id, Nearest.to(id, ids)));
+        else if (pieces.struck().stream().noneMatch(a -> a.id().equals(id)))
+            fault(ShortSheet.OTHERWISE, "\"%s\" is not behind these plugs anyway; take it out.".formatted(id));
     }
 
     private void fault(String field, String message) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import velvetbezel.sheet.LeadRole;
 
@@ -31,14 +32,21 @@ final class CarPieces {
     private final Set<String> facts = new HashSet<>();
     private final Map<String, Object> values = new HashMap<>();
     private final List<Archetype> taken;
+    private final List<Archetype> struck;
+    /** Roles of wires that only what was struck out would stand behind. */
+    private final Set<String> unserved = new HashSet<>();
 
-    /** @param buttons of the steering wheel; those of a ladder where there are none */
+    /**
+     * @param buttons   of the steering wheel; those of a ladder where there are none
+     * @param otherwise pieces that are struck out
+     */
     CarPieces(
             Archetypes catalogue,
             List<ShortPlug> plugs,
             Map<String, Object> has,
             Map<String, Object> numbers,
-            List<String> buttons) {
+            List<String> buttons,
+            Set<String> otherwise) {
         this.catalogue = catalogue;
         this.plugs = plugs;
         this.has = has;
@@ -50,7 +58,31 @@ final class CarPieces {
             choices();
         }
         lists(buttons);
-        taken = Archetypes.taken(catalogue.car(), facts::contains);
+        struck = taken(otherwise::contains);
+        values.put(ShortLines.UNKNOWN, unknown());
+        if (!struck.isEmpty()) unserved(taken(id -> !otherwise.contains(id)));
+        taken = taken(id -> !otherwise.contains(id));
+    }
+
+    /** Also a role whose wire would go on to a device that was struck out. */
+    private void unserved(List<Archetype> kept) {
+        Map<String, String> ends = ends(kept);
+        Set<Object> there = new HashSet<>();
+        if (devices(kept).get("devices") instanceof List<?> devices)
+            devices.forEach(d -> there.add(((Map<?, ?>) d).get("id")));
+        unserved.addAll(ends(struck).keySet());
+        unserved.addAll(ends.keySet());
+        ends.forEach((role, end) -> {
+            if (there.contains(end.substring(0, end.indexOf('.')))) unserved.remove(role);
+        });
+        values.put(ShortLines.UNKNOWN, unknown());
+        add(ShortLines.UNKNOWN, !unserved.isEmpty());
+    }
+
+    private List<Archetype> taken(Predicate<String> ids) {
+        return Archetypes.taken(catalogue.car(), facts::contains).stream()
+                .filter(a -> ids.test(a.id()))
+                .toList();
     }
 
     private void rolesAtThePlugs() {
@@ -128,7 +160,6 @@ final class CarPieces {
                 FRONT.stream()
                         .filter(inputs.isEmpty() ? corners::contains : inputs::contains)
                         .toList());
-        values.put("unknown", unknown());
         Map<String, Object> ladder = ladder("ladder");
         Map<String, Object> second = ladder("ladder 2");
         List<String> keys = buttons.isEmpty()
@@ -149,9 +180,14 @@ final class CarPieces {
         List<String> wires = new ArrayList<>();
         for (ShortPlug plug : plugs)
             for (ShortLead lead : plug.leads())
-                if (lead.role().isEmpty() && lead.to().isEmpty())
+                if (unknown(lead) && lead.to().isEmpty())
                     wires.add(plug.id() + lead.position().orElse(0));
         return wires;
+    }
+
+    /** Whether nobody knows what stands behind it. */
+    boolean unknown(ShortLead lead) {
+        return lead.role().isEmpty() || unserved.contains(lead.role().get().label());
     }
 
     private Map<String, Object> ladder(String name) {
@@ -172,6 +208,11 @@ final class CarPieces {
 
     List<Archetype> taken() {
         return taken;
+    }
+
+    /** What would be taken if it were not struck out. */
+    List<Archetype> struck() {
+        return struck;
     }
 
     /** The questions that the roles leave open. */
@@ -196,16 +237,24 @@ final class CarPieces {
 
     /** All pieces together: devices and wires. */
     Map<String, Object> devices() {
+        return devices(taken);
+    }
+
+    private Map<String, Object> devices(List<Archetype> pieces) {
         Map<String, Object> built = new LinkedHashMap<>();
-        for (Archetype piece : taken)
+        for (Archetype piece : pieces)
             built = Merge.objects(built, template(piece).object(piece.adds()));
         return built;
     }
 
     /** Where the wire of each role goes. */
     Map<String, String> ends() {
+        return ends(taken);
+    }
+
+    private Map<String, String> ends(List<Archetype> pieces) {
         Map<String, String> to = new LinkedHashMap<>();
-        for (Archetype piece : taken)
+        for (Archetype piece : pieces)
             for (Object entry : (List<?>) template(piece).fill(piece.to())) {
                 Map<?, ?> end = (Map<?, ?>) entry;
                 to.put(Roles.label((String) end.get("role")), (String) end.get("to"));
@@ -221,10 +270,14 @@ final class CarPieces {
         return built;
     }
 
-    /** What a device's rules call the terminal of each role. @param device empty for the factory radio */
+    /**
+     * What a device's rules call the terminal of each role; others name those of what was struck out as well.
+     *
+     * @param device empty for the factory radio
+     */
     Map<String, String> names(Optional<String> device) {
         Map<String, String> names = new LinkedHashMap<>();
-        for (Archetype piece : taken)
+        for (Archetype piece : Stream.concat(taken.stream(), struck.stream()).toList())
             for (Object entry : (List<?>) template(piece).fill(piece.names())) {
                 Map<?, ?> name = (Map<?, ?>) entry;
                 if (Optional.ofNullable((String) name.get("on")).equals(device))

@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.draft.Expansion.AssumedValue;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.SheetReader;
 import velvetbezel.sheet.SheetTree;
 
 /** Makes long sheets from short ones, with the catalogue of what standard devices do. */
@@ -51,22 +53,43 @@ public final class Expander {
         ShortSheet sheet = ShortSheet.read(tree, faults);
         if (sheet.kind().equals("vehicle")) {
             CarExpander car = new CarExpander(sheet, catalogue, faults);
+            Map<String, Object> whole = byHand(sheet, car.tree());
+            if (faults.isEmpty()) restsOn(car.pieces().struck(), whole).ifPresent(faults::add);
             return new Expansion(
-                    byHand(sheet, car.tree()),
+                    whole,
                     car.pieces().taken(),
+                    car.pieces().struck(),
                     assumed(car.pieces().taken(), sheet.numbers().keySet()),
                     car.pieces().open());
         }
         if (!Set.of("radio", "part").contains(sheet.kind())) {
             faults.add(new Fault("kind", "\"%s\" is none of %s.".formatted(sheet.kind(), KINDS)));
-            return new Expansion(Map.of(), List.of(), List.of(), List.of());
+            return Expansion.NOTHING;
         }
         DeviceExpander device = new DeviceExpander(sheet, catalogue, faults);
         return new Expansion(
                 byHand(sheet, device.tree()),
                 device.taken(),
+                List.of(),
                 assumed(device.taken(), sheet.numbers().keySet()),
                 device.open());
+    }
+
+    /** Whether what is left names something that was struck out. */
+    private static Optional<Fault> restsOn(List<Archetype> struck, Map<String, Object> whole) {
+        if (struck.isEmpty()) return Optional.empty();
+        try {
+            SheetReader.read(whole);
+            return Optional.empty();
+        } catch (InvalidInput e) {
+            return Optional.of(new Fault(
+                    ShortSheet.OTHERWISE,
+                    "Without \"%s\" the rest cannot be worked out, since it rests on it (%s: %s). Leave it in, or write the difference by hand."
+                            .formatted(
+                                    struck.stream().map(Archetype::id).collect(Collectors.joining("\" and \"")),
+                                    e.faults().get(0).field(),
+                                    e.faults().get(0).message())));
+        }
     }
 
     /** What is written out stands over what was expanded. */

@@ -8,20 +8,23 @@ import java.util.Map;
  *
  * @param tree    the sheet
  * @param behind  the pieces of the catalogue it was made with
+ * @param struck  the pieces that would be behind it, if it were not said that this car is otherwise
  * @param assumed what nobody typed, and which value stands for it
  * @param open    what the roles leave open, answered or not
  */
 public record Expansion(
-        Map<String, Object> tree, List<Archetype> behind, List<AssumedValue> assumed, List<Choosing> open) {
+        Map<String, Object> tree,
+        List<Archetype> behind,
+        List<Archetype> struck,
+        List<AssumedValue> assumed,
+        List<Choosing> open) {
+    static final Expansion NOTHING = new Expansion(Map.of(), List.of(), List.of(), List.of(), List.of());
+
     public Expansion {
         behind = List.copyOf(behind);
+        struck = List.copyOf(struck);
         assumed = List.copyOf(assumed);
         open = List.copyOf(open);
-    }
-
-    /** The pieces in words, each with the numbers that were typed or are assumed. */
-    public List<String> behindWords(Map<String, Object> typed) {
-        return behind.stream().map(a -> a.words(typed)).distinct().toList();
     }
 
     /** @param value as it is typed, or from and to where only a range is known */

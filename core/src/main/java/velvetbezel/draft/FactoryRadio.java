@@ -33,7 +33,7 @@ public final class FactoryRadio {
         if (!(tree instanceof Map<?, ?> sheet) || !"vehicle".equals(sheet.get("kind")) || sheet.get("radio") != null)
             return tree;
         List<ShortPlug> plugs = plugs(sheet.get("plugs"));
-        CarPieces pieces = new CarPieces(catalogue, plugs, Map.of(), Map.of(), texts(sheet.get("buttons")));
+        CarPieces pieces = new CarPieces(catalogue, plugs, Map.of(), Map.of(), texts(sheet.get("buttons")), Set.of());
         Map<String, Object> whole = Archetypes.object(sheet);
         List<Object> cautions = new ArrayList<>(list(sheet.get("cautions")));
         cautions.add(CAUTION);

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.LeadRole;
 
@@ -101,7 +102,7 @@ final class RecogniseCar {
         List<String> buttons = Recognise.list(whole.get("buttons")).stream()
                 .map(Object::toString)
                 .toList();
-        return new CarPieces(catalogue, plugs, answers, values, buttons);
+        return new CarPieces(catalogue, plugs, answers, values, buttons, Set.of());
     }
 
     /** The device that has the other half of a plug. */

@@ -18,6 +18,7 @@ import velvetbezel.sheet.Node;
  *
  * @param has     what was chosen or is there: yes, a word, several, or values by name
  * @param numbers what was typed in place of an assumed value
+ * @param otherwise pieces of the catalogue that this car does not have as they stand there
  * @param leads   bare leads of a radio or part
  * @param whole   the tree itself
  */
@@ -27,9 +28,11 @@ record ShortSheet(
         List<ShortPlug> plugs,
         List<ShortLead> leads,
         Map<String, Object> has,
-        Map<String, Object> numbers) {
+        Map<String, Object> numbers,
+        Set<String> otherwise) {
     static final String FORMAT = "velvet-bezel/short";
     static final String BY_HAND = "by hand";
+    static final String OTHERWISE = "otherwise";
     static final String REVISION = "revision";
     /** What the abbreviations of the paper mean. */
     static final String PAPER = "paper";
@@ -63,7 +66,8 @@ record ShortSheet(
                 plugs,
                 node.has("leads") ? lines(node.at("leads"), false, paper) : List.of(),
                 Archetypes.object(((Map<?, ?>) tree).get("has")),
-                Archetypes.object(((Map<?, ?>) tree).get("numbers")));
+                Archetypes.object(((Map<?, ?>) tree).get("numbers")),
+                Set.copyOf(node.at(OTHERWISE).texts()));
     }
 
     private static ShortPlug plug(String id, Node node, boolean car, Paper paper) {

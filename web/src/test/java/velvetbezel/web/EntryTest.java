@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -138,6 +139,29 @@ class EntryTest extends InBrowser {
         assertThat(page.locator("#has-illumination-switched")).hasCount(0);
         page.locator("#lines0").fill(plug + ", 4 illumination grey");
         assertThat(page.locator("#has-illumination-switched")).isChecked();
+    }
+
+    /** A piece that is struck out takes its functions with it, and comes back when the tick is taken away. */
+    @Test
+    void carIsOtherwiseThanTheCatalogueSays() {
+        Page page = window("ines");
+        page.navigate("/vehicles/new");
+        page.locator("#name").fill("Corrick Tern");
+        page.locator("#years").fill("2018 on");
+        page.locator("#lines0").fill("1 constant red, 2 ground brown, 3 acc violet, 4 illumination grey");
+        Locator functions = page.locator("p.functions");
+        assertThat(functions).containsText("display dimming");
+        page.getByLabel("otherwise: lamp switch behind the illumination wire").check();
+        assertThat(functions).not().containsText("display dimming");
+        assertThat(page.locator(".behind .struck")).containsText("lamp switch");
+        page.locator("#lines0").fill("1 constant red, 2 ground brown, 3 acc violet");
+        assertThat(page.locator(".behind .struck")).hasCount(0);
+        page.locator("#lines0").fill("1 constant red, 2 ground brown, 3 acc violet, 4 illumination grey");
+        assertThat(page.locator(".behind .struck")).containsText("lamp switch");
+        page.getByLabel("otherwise: lamp switch behind the illumination wire").uncheck();
+        assertThat(functions).containsText("display dimming");
+        page.getByLabel("otherwise: battery and radio fuse, 15 A").check();
+        assertThat(page.locator(".stops")).containsText("Without \"supply\" the rest cannot be worked out");
     }
 
     /** A list copied from elsewhere, with its head, and the paper's own abbreviations. */

@@ -111,8 +111,10 @@ public class Lines {
         Map<String, String> applied = new LinkedHashMap<>();
         all.forEach((k, v) -> {
             boolean answer = kind.equals("vehicle") && k.startsWith("has.") && !asked.contains(k.split("\\.")[1]);
+            boolean struck = k.startsWith(LinesForm.OTHERWISE)
+                    && made.struck().stream().noneMatch(a -> k.equals(LinesForm.OTHERWISE + a.id()));
             boolean number = k.startsWith("num.") && !numbers.contains(k.substring("num.".length()));
-            applied.put((answer || number) && !v.isBlank() ? LinesView.KEPT + k : k, v);
+            applied.put((answer || number || struck) && !v.isBlank() ? LinesView.KEPT + k : k, v);
         });
         return applied;
     }

@@ -42,6 +42,7 @@ final class LinesForm {
             "bare",
             "has",
             "numbers",
+            "otherwise",
             "paper",
             "size",
             "mount",
@@ -57,6 +58,9 @@ final class LinesForm {
             "ratings",
             "RCA",
             "revision");
+
+    /** Before the name of a piece that is struck out. */
+    static final String OTHERWISE = "otherwise.";
 
     private static final List<String> RATINGS = List.of("draws amps", "least speaker ohms", "line out volts");
 
@@ -101,6 +105,8 @@ final class LinesForm {
         if (!has.isEmpty()) tree.put("has", has);
         Map<String, Object> numbers = numbers();
         if (!numbers.isEmpty()) tree.put("numbers", numbers);
+        List<String> otherwise = otherwise();
+        if (!otherwise.isEmpty()) tree.put("otherwise", otherwise);
         text("rest").ifPresent(rest -> rest(rest, tree));
         return tree;
     }
@@ -248,6 +254,14 @@ final class LinesForm {
         return numbers;
     }
 
+    private List<String> otherwise() {
+        return typed.entrySet().stream()
+                .filter(e -> e.getKey().startsWith(OTHERWISE) && !e.getValue().isBlank())
+                .map(e -> e.getKey().substring(OTHERWISE.length()))
+                .sorted()
+                .toList();
+    }
+
     private static Object plain(String number) {
         return number.contains(".") ? (Object) Double.valueOf(number) : Integer.valueOf(number);
     }
@@ -286,6 +300,7 @@ final class LinesForm {
             put(typed, field, sheet.get(field));
         if (sheet.get("years") instanceof List<?> years) put(typed, "years", years(years));
         for (String list : List.of("buttons", "vehicles", "finishes")) put(typed, list, joined(sheet.get(list), ", "));
+        if (sheet.get("otherwise") instanceof List<?> ids) ids.forEach(id -> typed.put(OTHERWISE + id, YES));
         FitFields.typed(sheet.get("fits"), typed);
         flag(typed, "north america", sheet.get("north america"));
         flag(typed, "stays", sheet.get("factory radio stays"));

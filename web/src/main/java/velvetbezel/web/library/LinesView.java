@@ -67,12 +67,15 @@ public record LinesView(
     /** @param value as typed, or empty; @param start what holds otherwise */
     public record Number(String name, String start, String unit, String value) {}
 
+    /** A piece of the catalogue. @param field to say that this car is otherwise; empty where that cannot be said */
+    public record Behind(String text, String field, boolean struck) {}
+
     /** @param functions of a car; joints of a part, in words */
     public record Look(
             Optional<Boolean> enough,
             List<String> stops,
             List<String> open,
-            List<String> behind,
+            List<Behind> behind,
             List<Question> questions,
             List<Number> numbers,
             List<Feature> features,
@@ -140,11 +143,24 @@ public record LinesView(
                 attempt.enough().map(e -> e.toPlan()),
                 stops,
                 attempt.enough().map(e -> e.open()).orElse(List.of()),
-                made.behindWords(numbers(typed)),
+                behind(kind, made, numbers(typed)),
                 made.open().stream().map(c -> question(c, typed)).toList(),
                 numbers(made, typed),
                 kind.equals("vehicle") ? List.of() : features(kind),
                 functions);
+    }
+
+    /** Those that are struck out come last. */
+    private static List<Behind> behind(String kind, Expansion made, Map<String, Object> numbers) {
+        return Stream.concat(
+                        made.behind().stream().map(a -> behind(kind, a, numbers, false)),
+                        made.struck().stream().map(a -> behind(kind, a, numbers, true)))
+                .distinct()
+                .toList();
+    }
+
+    private static Behind behind(String kind, Archetype a, Map<String, Object> numbers, boolean struck) {
+        return new Behind(a.words(numbers), kind.equals("vehicle") ? LinesForm.OTHERWISE + a.id() : "", struck);
     }
 
     /** Each pair of line outputs by itself. */
