@@ -167,8 +167,9 @@ public final class ShortLines {
         LeadState state =
                 c.takeWord("spare") ? LeadState.SPARE : c.takeWord("unused") ? LeadState.UNUSED : LeadState.USED;
         boolean gives = c.takeWord("gives");
-        Optional<WireColour> before = place.isPresent() ? colourBefore(c) : Optional.empty();
         List<Said> roles = roles(c);
+        Optional<WireColour> before = place.isPresent() && roles.isEmpty() ? colourBefore(c) : Optional.empty();
+        if (before.isPresent()) roles = roles(c);
         if (roles.isEmpty()) {
             refuse(c, noRole(c.rest()));
             return;
@@ -214,9 +215,6 @@ public final class ShortLines {
     /** A list may have the colour in the column before the role. */
     private Optional<WireColour> colourBefore(Cursor c) {
         int start = c.at;
-        boolean role = !roles(c).isEmpty();
-        c.at = start;
-        if (role) return Optional.empty();
         Optional<WireColour> colour = c.longest(paper::colour);
         int then = c.at;
         boolean roleThen = colour.isPresent() && c.longest(this::role).isPresent();

@@ -38,9 +38,13 @@ public record Document(
     public static Document read(String text) {
         Object parsed = Json.parse(text);
         if (!Expander.isShort(parsed)) return read(text, Optional.empty());
-        Attempt attempt = Expander.attempt(parsed, StandardArchetypes.all());
-        if (!attempt.faults().isEmpty()) throw new InvalidInput(faults(attempt));
-        return read(Json.write(attempt.tree()), Optional.of(text));
+        try {
+            Object whole = Expander.expand(parsed, StandardArchetypes.all()).tree();
+            return read(Json.write(whole), Optional.of(text));
+        } catch (InvalidInput e) {
+            Attempt attempt = Expander.attempt(parsed, StandardArchetypes.all());
+            throw attempt.faults().isEmpty() ? e : new InvalidInput(faults(attempt));
+        }
     }
 
     /** Faults of the lines, and those of the sheet's head: what a bad line leaves behind is no fault of its own. */

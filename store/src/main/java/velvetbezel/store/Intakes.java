@@ -9,7 +9,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +20,6 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
-import org.jooq.InsertValuesStep8;
 import org.jooq.JSONB;
 import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
@@ -40,7 +38,6 @@ public class Intakes {
     private static final int BATCH = 2000;
     private static final int SHOWN_DIFFERENCES = 4;
     private final DSLContext db;
-    private final Library library;
     private final Suppliers suppliers;
     private final Clock clock;
 
@@ -95,9 +92,8 @@ public class Intakes {
         private static final long serialVersionUID = 1;
     }
 
-    public Intakes(DSLContext db, Library library, Clock clock) {
+    public Intakes(DSLContext db, Clock clock) {
         this.db = db;
-        this.library = library;
         this.suppliers = new Suppliers(db);
         this.clock = clock;
     }
@@ -178,40 +174,56 @@ public class Intakes {
             Set<String> seen = new HashSet<>();
             int[] stored = {0};
             ReadText.some(texts, some -> {
-                List<Row> rows = new ArrayList<>();
-                List<String> bodies = new ArrayList<>();
-                judge(some, seen, stored[0], rows, bodies);
-                store(id, rows, bodies);
+                List<Kept> rows = judge(some, seen, stored[0]);
+                store(id, rows);
                 stored[0] += rows.size();
             });
         });
     }
 
     /**
-     * @param stored rows that went before
-     * @param bodies one for each row: the sheet as it was typed, or null where it cannot be read
+     * A line with what is kept of it until it is taken in.
+     *
+     * @param body    values of a price list's line, or the sheet as it was typed, as one text: the order in which plugs
+     *     were typed is kept; null where it is refused
+     * @param whole   the long sheet of one that is new, else null
+     * @param listing of a new sheet, and whether it was typed short; else null
      */
-    private void judge(List<ReadText> some, Set<String> seen, int stored, List<Row> rows, List<String> bodies) {
+    private record Kept(Row row, String body, String whole, String listing) {
+        static Kept refused(Row row) {
+            return new Kept(row, null, null, null);
+        }
+
+        static Kept of(Row row, Document d) {
+            String typed = Json.write(d.source());
+            if (!row.verdict.equals("added") || d.sheet().isEmpty()) return new Kept(row, typed, null, null);
+            Map<String, Object> listing = Listing.of(d.sheet().get()).values();
+            listing.put("short", d.typed().isPresent());
+            return new Kept(row, typed, d.body(), Json.write(listing));
+        }
+    }
+
+    /** @param stored rows that went before */
+    private List<Kept> judge(List<ReadText> some, Set<String> seen, int stored) {
         Map<String, Shelved> shelf = shelf(some.stream()
                 .flatMap(r -> r.document().stream())
                 .map(Document::id)
                 .toList());
+        List<Kept> rows = new ArrayList<>();
         for (ReadText read : some) {
             read.document().ifPresent(d -> {
                 Optional<Shelved> before = Optional.ofNullable(shelf.get(d.id()));
                 String why = seen.add(d.id()) ? before.map(b -> b.otherKind(d)).orElse("") : ReadText.twice(d);
                 String verdict = why.isEmpty() ? before.map(b -> b.verdict(d)).orElse("added") : "refused";
                 String note = why.isEmpty() ? before.map(b -> b.differences(d)).orElse("") : why;
-                rows.add(new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note));
-                // As one text: the order in which plugs were typed is kept.
-                bodies.add(Json.write(d.source()));
+                rows.add(Kept.of(new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note), d));
             });
             for (Fault f : read.faults()) {
                 String place = read.file() + ": " + f.field();
-                rows.add(new Row(stored + rows.size() + 1, place, "", "", "refused", f.message()));
-                bodies.add(null);
+                rows.add(Kept.refused(new Row(stored + rows.size() + 1, place, "", "", "refused", f.message())));
             }
         }
+        return rows;
     }
 
     /** What the library has of a sheet that is brought in. */
@@ -265,26 +277,24 @@ public class Intakes {
 
     private void readList(UUID id, Reader csv, Function<List<String>, Optional<List<String>>> choose) {
         reading(id, () -> {
-            List<Row> rows = new ArrayList<>();
-            List<String> bodies = new ArrayList<>();
+            List<Kept> rows = new ArrayList<>();
             PriceListCsv.read(csv, choose, line -> {
                 String note = line.faults().stream()
                         .map(f -> (f.field().isEmpty() ? "The line " : f.field() + " ") + f.message())
                         .collect(Collectors.joining(" "));
-                rows.add(new Row(
+                Row row = new Row(
                         (int) line.line(),
                         "line " + line.line(),
                         line.number(),
                         String.valueOf(line.values().getOrDefault("name", "")),
                         note.isEmpty() ? "read" : "refused",
-                        note));
-                bodies.add(note.isEmpty() ? Json.write(line.values()) : null);
+                        note);
+                rows.add(note.isEmpty() ? new Kept(row, Json.write(line.values()), null, null) : Kept.refused(row));
                 if (rows.size() < BATCH) return;
-                store(id, rows, bodies);
+                store(id, rows);
                 rows.clear();
-                bodies.clear();
             });
-            store(id, rows, bodies);
+            store(id, rows);
             PriceLists.judge(db, id);
         });
     }
@@ -304,10 +314,11 @@ public class Intakes {
     }
 
     private void keepHeadings(UUID id, List<PriceListCsv.Heading> headings) {
-        List<Row> rows = new ArrayList<>();
+        List<Kept> rows = new ArrayList<>();
         for (PriceListCsv.Heading h : headings)
-            rows.add(new Row(rows.size() + 1, "", h.text(), "", "heading", String.join(" · ", h.samples())));
-        store(id, rows, Collections.nCopies(rows.size(), null));
+            rows.add(Kept.refused(
+                    new Row(rows.size() + 1, "", h.text(), "", "heading", String.join(" · ", h.samples()))));
+        store(id, rows);
     }
 
     /** Headings that wait to be told what they stand for, in their order; the note holds their first values. */
@@ -376,33 +387,25 @@ public class Intakes {
     }
 
     /** Keeps what was read so far, unless somebody has stopped it. */
-    private void store(UUID id, List<Row> rows, List<String> bodies) {
+    private void store(UUID id, List<Kept> rows) {
         if (rows.isEmpty()) return;
-        InsertValuesStep8<IntakeRowRecord, UUID, Integer, String, String, String, String, String, JSONB> insert =
-                db.insertInto(
-                        INTAKE_ROW,
-                        INTAKE_ROW.INTAKE_ID,
-                        INTAKE_ROW.LINE,
-                        INTAKE_ROW.PLACE,
-                        INTAKE_ROW.ITEM,
-                        INTAKE_ROW.NAME,
-                        INTAKE_ROW.VERDICT,
-                        INTAKE_ROW.NOTE,
-                        INTAKE_ROW.BODY);
-        for (int i = 0; i < rows.size(); i++) {
-            Row r = rows.get(i);
-            insert = insert.values(
-                    id,
-                    r.line(),
-                    r.place(),
-                    r.item(),
-                    r.name(),
-                    r.verdict(),
-                    r.note(),
-                    bodies.get(i) == null ? null : JSONB.valueOf(bodies.get(i)));
-        }
-        insert.execute();
-        progress(id, State.READING, rows.get(rows.size() - 1).line());
+        db.batchInsert(rows.stream().map(k -> record(id, k)).toList()).execute();
+        progress(id, State.READING, rows.get(rows.size() - 1).row.line());
+    }
+
+    private IntakeRowRecord record(UUID id, Kept k) {
+        IntakeRowRecord r = db.newRecord(INTAKE_ROW);
+        r.setIntakeId(id);
+        r.setLine(k.row.line());
+        r.setPlace(k.row.place());
+        r.setItem(k.row.item());
+        r.setName(k.row.name());
+        r.setVerdict(k.row.verdict());
+        r.setNote(k.row.note());
+        r.setBody(JSONB.jsonbOrNull(k.body));
+        r.setWhole(JSONB.jsonbOrNull(k.whole));
+        r.setListing(JSONB.jsonbOrNull(k.listing));
+        return r;
     }
 
     private void progress(UUID id, State state, long done) {
@@ -432,17 +435,25 @@ public class Intakes {
     }
 
     private void takeSheets(UUID id) {
-        Map<String, String> texts = db
+        String who = find(id).orElseThrow().who();
+        db.transaction(t -> {
+            NewSheets.take(t.dsl(), id, StandardArchetypes.all().revision());
+            Library.take(t.dsl(), others(t.dsl(), id), who);
+            if (move(t.dsl(), id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
+        });
+    }
+
+    /** What is no new sheet: changed ones, the catalogue of functions, tables. */
+    private static Map<String, String> others(DSLContext tx, UUID id) {
+        return tx
                 .select(INTAKE_ROW.PLACE, INTAKE_ROW.BODY)
                 .from(INTAKE_ROW)
-                .where(INTAKE_ROW.INTAKE_ID.eq(id))
+                .where(INTAKE_ROW.INTAKE_ID.eq(id), INTAKE_ROW.WHOLE.isNull(), INTAKE_ROW.VERDICT.ne("unchanged"))
                 .orderBy(INTAKE_ROW.LINE)
                 .fetch()
                 .stream()
                 .collect(Collectors.toMap(
                         r -> r.value1(), r -> (String) Json.parse(r.value2().data()), (a, b) -> a, LinkedHashMap::new));
-        library.take(texts, find(id).orElseThrow().who());
-        if (move(id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
     }
 
     private void takeList(UUID id) {

@@ -435,22 +435,25 @@ public class Library {
      * @throws InvalidInput with every fault of every file
      */
     public Imported take(Map<String, String> texts, String who) {
-        return db.transactionResult(t -> {
-            Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-            List<Fault> faults = new ArrayList<>();
-            Set<String> ids = new HashSet<>();
-            ReadText.some(
-                    texts,
-                    some -> some.forEach(read -> {
-                        read.faults().forEach(f -> faults.add(new Fault(read.file() + ": " + f.field(), f.message())));
-                        read.document()
-                                .filter(d -> !ids.add(d.id()))
-                                .ifPresent(d -> faults.add(new Fault(read.file(), ReadText.twice(d))));
-                        if (faults.isEmpty()) store(t.dsl(), read.document().orElseThrow(), who, imported);
-                    }));
-            if (!faults.isEmpty()) throw new InvalidInput(faults);
-            return imported;
-        });
+        return db.transactionResult(t -> take(t.dsl(), texts, who));
+    }
+
+    /** Within a transaction of the caller's. */
+    static Imported take(DSLContext tx, Map<String, String> texts, String who) {
+        Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        List<Fault> faults = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        ReadText.some(
+                texts,
+                some -> some.forEach(read -> {
+                    read.faults().forEach(f -> faults.add(new Fault(read.file() + ": " + f.field(), f.message())));
+                    read.document()
+                            .filter(d -> !ids.add(d.id()))
+                            .ifPresent(d -> faults.add(new Fault(read.file(), ReadText.twice(d))));
+                    if (faults.isEmpty()) store(tx, read.document().orElseThrow(), who, imported);
+                }));
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
+        return imported;
     }
 
     private static void store(DSLContext tx, Document d, String who, Imported imported) {

@@ -1,7 +1,9 @@
 package velvetbezel.store;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.sheet.Device;
@@ -108,6 +110,22 @@ public record Listing(
                 .sorted()
                 .map(LeadRole::label)
                 .toList();
+    }
+
+    /** By name, without what is not the sheet's: stock and days. */
+    Map<String, Object> values() {
+        Map<String, Object> values = new LinkedHashMap<>();
+        values.put("kind", kind);
+        values.put("name", name);
+        values.put("maker", maker);
+        values.put("type", type);
+        values.put("families", families);
+        values.put("opening", opening);
+        values.put("carries", carries);
+        priceCents.ifPresent(c -> values.put("price", c));
+        values.put("words", words());
+        values.put("fits", fits);
+        return values;
     }
 
     /** What is searched; a blank stands before each word, the first included. */

@@ -4,7 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.Future;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 
@@ -17,13 +22,37 @@ record ReadText(String file, Optional<Document> document, List<Fault> faults) {
     /** Ten thousand expanded sheets at once are more than the memory holds. */
     private static final int AT_ONCE = 100;
 
-    /** Reads some at a time and hands them over in their order. */
+    /**
+     * Reads some at a time and hands them over in their order, the next being read meanwhile. The first ones are read one after the other: classes that
+     * two threads load at once may wait for each other.
+     */
     static void some(Map<String, String> texts, Consumer<List<ReadText>> take) {
         List<Map.Entry<String, String>> all = new ArrayList<>(texts.entrySet());
-        for (int i = 0; i < all.size(); i += AT_ONCE)
-            take.accept(all.subList(i, Math.min(all.size(), i + AT_ONCE)).stream()
-                    .map(t -> read(t.getKey(), t.getValue()))
-                    .toList());
+        Future<List<ReadText>> next = CompletableFuture.completedFuture(read(all, 0, false));
+        for (int i = 0; i < all.size(); i += AT_ONCE) {
+            List<ReadText> here = get(next);
+            int then = i + AT_ONCE;
+            next = ForkJoinPool.commonPool().submit(() -> read(all, then, true));
+            take.accept(here);
+        }
+    }
+
+    private static List<ReadText> read(List<Map.Entry<String, String>> all, int from, boolean beside) {
+        List<Map.Entry<String, String>> some =
+                all.subList(Math.min(all.size(), from), Math.min(all.size(), from + AT_ONCE));
+        Stream<Map.Entry<String, String>> each = beside ? some.parallelStream() : some.stream();
+        return each.map(t -> read(t.getKey(), t.getValue())).toList();
+    }
+
+    private static List<ReadText> get(Future<List<ReadText>> read) {
+        try {
+            return read.get();
+        } catch (ExecutionException e) {
+            throw new IllegalStateException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("The app is being stopped.", e);
+        }
     }
 
     private static ReadText read(String file, String text) {

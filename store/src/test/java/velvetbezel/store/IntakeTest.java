@@ -36,7 +36,7 @@ class IntakeTest {
     void fresh() throws Exception {
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, library, Clock.systemUTC());
+        intakes = new Intakes(db, Clock.systemUTC());
         shelves = new Shelves(db);
         library.take(StoreTest.demo(), "Ines");
     }
@@ -224,7 +224,7 @@ class IntakeTest {
         List<Listing> before = everything();
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, library, Clock.systemUTC());
+        intakes = new Intakes(db, Clock.systemUTC());
         shelves = new Shelves(db);
         UUID zip = intakes.openSheets("parts.zip", "Ines", 0);
         intakes.readSheets(zip, Intakes.unzip(sheets));
@@ -259,7 +259,7 @@ class IntakeTest {
                 .toList();
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, library, Clock.systemUTC());
+        intakes = new Intakes(db, Clock.systemUTC());
         UUID zip = intakes.openSheets("vehicles.zip", "Ines", 0);
         intakes.readSheets(zip, Intakes.unzip(vehicles));
         intakes.take(zip);

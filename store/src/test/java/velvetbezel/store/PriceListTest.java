@@ -28,7 +28,7 @@ class PriceListTest {
     void fresh() throws Exception {
         db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, library, Clock.systemUTC());
+        intakes = new Intakes(db, Clock.systemUTC());
         shelves = new Shelves(db);
         library.take(StoreTest.demo(), "Ines");
     }

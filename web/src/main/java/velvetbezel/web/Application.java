@@ -48,8 +48,8 @@ public class Application {
     }
 
     @Bean
-    Intakes intakes(DSLContext db, Library library, Clock clock) {
-        return new Intakes(db, library, clock);
+    Intakes intakes(DSLContext db, Clock clock) {
+        return new Intakes(db, clock);
     }
 
     @Bean
