@@ -26,7 +26,8 @@ class ArchitectureTest {
             "worksheet",
             "match",
             "prove",
-            "identify");
+            "identify",
+            "job");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("velvetbezel");

@@ -1,20 +1,11 @@
 package velvetbezel.store;
 
-import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
+import velvetbezel.job.JobState;
 
 /**
- * A job as it stands: named fields with their values.
+ * A job as it stands.
  *
  * @param seq version that people edit against: the number of the last change
  */
-public record Job(UUID id, int number, String title, long seq, Map<String, String> fields) {
-    public Job {
-        fields = Map.copyOf(fields);
-    }
-
-    public Optional<String> field(String name) {
-        return Optional.ofNullable(fields.get(name));
-    }
-}
+public record Job(UUID id, int number, String title, long seq, JobState state) {}

@@ -3,7 +3,6 @@ package velvetbezel.store;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,8 +31,9 @@ public class JobArchive {
     public byte[] write(Job job) {
         Map<String, String> own = jobs.ownSheets(job.id());
         Map<String, String> texts = new LinkedHashMap<>();
-        texts.put("job.json", Json.write(tree(job)));
-        for (String id : sheets(job.fields())) {
+        Map<String, String> fields = jobs.fields(job.id());
+        texts.put("job.json", Json.write(tree(job, fields)));
+        for (String id : sheets(fields)) {
             String body = own.containsKey(id)
                     ? own.get(id)
                     : library.find(id).map(Document::body).orElseThrow();
@@ -42,14 +42,14 @@ public class JobArchive {
         return Zip.write(texts);
     }
 
-    private Map<String, Object> tree(Job job) {
+    private Map<String, Object> tree(Job job, Map<String, String> fields) {
         Map<String, Object> tree = new LinkedHashMap<>();
         tree.put("format", FORMAT);
         tree.put("version", VERSION);
         tree.put("id", job.id().toString());
         tree.put("number", job.number());
         tree.put("title", job.title());
-        tree.put("fields", new TreeMap<>(job.fields()));
+        tree.put("fields", new TreeMap<>(fields));
         List<Object> log = new ArrayList<>();
         for (LogEntry e : jobs.log(job.id())) {
             Map<String, Object> line = new LinkedHashMap<>();
@@ -73,17 +73,10 @@ public class JobArchive {
         return tree;
     }
 
-    /** What a field of a job may hold. @throws InvalidInput if it may not hold this value */
-    @FunctionalInterface
-    public interface Rule {
-        void check(String field, String value);
-    }
-
     /**
-     * @param rule says which fields a job has and what they may hold
      * @throws InvalidInput with every fault; nothing is written then
      */
-    public Job read(byte[] bytes, Rule rule) {
+    public Job read(byte[] bytes) {
         Map<String, String> files = Zip.read(bytes, "a job archive that was saved at Hand over");
         List<Fault> faults = new ArrayList<>();
         List<Document> own = sheets(files, faults);
@@ -96,7 +89,7 @@ public class JobArchive {
         UUID id = uuid(job.at("id"));
         int number = job.at("number").whole(1, 10_000_000);
         String title = job.at("title").text();
-        check(fields, rule, inJob);
+        check(fields, inJob);
         for (String used : sheets(fields))
             if (!files.containsKey("sheets/" + used + ".json"))
                 faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
@@ -106,10 +99,10 @@ public class JobArchive {
         return jobs.restore(id, number, title, fields, log, own);
     }
 
-    private static void check(Map<String, String> fields, Rule rule, List<Fault> faults) {
+    private static void check(Map<String, String> fields, List<Fault> faults) {
         fields.forEach((field, value) -> {
             try {
-                rule.check(field, value);
+                JobCodec.change(field, value);
             } catch (InvalidInput e) {
                 e.faults().forEach(f -> faults.add(new Fault("fields." + field, f.message())));
             }
@@ -206,16 +199,8 @@ public class JobArchive {
     static List<String> sheets(Map<String, String> fields) {
         List<String> used = new ArrayList<>();
         for (String field : List.of("vehicle", "radio")) if (fields.containsKey(field)) used.add(fields.get(field));
-        used.addAll(parts(fields.getOrDefault("parts", "")));
+        used.addAll(JobTexts.IDS.read().apply(fields.getOrDefault("parts", "")));
         used.add(Library.CATALOGUE);
         return used;
-    }
-
-    /** Ids of parts as a job's field lists them, comma-separated. */
-    public static List<String> parts(String field) {
-        return Arrays.stream(field.split(","))
-                .map(String::strip)
-                .filter(id -> !id.isEmpty())
-                .toList();
     }
 }

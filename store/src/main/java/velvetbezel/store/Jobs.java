@@ -20,6 +20,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.JSONB;
 import org.jooq.impl.DSL;
+import velvetbezel.job.Change;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.rows.Sequences;
 import velvetbezel.store.rows.tables.records.JobRecord;
@@ -57,14 +58,22 @@ public class Jobs {
     }
 
     private static Job job(DSLContext dsl, JobRecord r) {
-        Map<String, String> fields = dsl.select(JOB_FIELD.FIELD, JOB_FIELD.VALUE)
-                .from(JOB_FIELD)
-                .where(JOB_FIELD.JOB_ID.eq(r.getId()))
-                .fetchMap(JOB_FIELD.FIELD, JOB_FIELD.VALUE);
-        return new Job(r.getId(), r.getNumber(), r.getTitle(), r.getLastSeq(), fields);
+        return new Job(r.getId(), r.getNumber(), r.getTitle(), r.getLastSeq(), JobCodec.state(fields(dsl, r.getId())));
     }
 
-    public Job create(String title, String who, Map<String, String> fields) {
+    /** Everything that is stored of a job, also what this program does not know. */
+    Map<String, String> fields(UUID job) {
+        return fields(db, job);
+    }
+
+    private static Map<String, String> fields(DSLContext dsl, UUID job) {
+        return dsl.select(JOB_FIELD.FIELD, JOB_FIELD.VALUE)
+                .from(JOB_FIELD)
+                .where(JOB_FIELD.JOB_ID.eq(job))
+                .fetchMap(JOB_FIELD.FIELD, JOB_FIELD.VALUE);
+    }
+
+    public Job create(String title, String who, List<? extends Change<?>> says) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
             UUID id = UUID.randomUUID();
@@ -75,31 +84,30 @@ public class Jobs {
                     .set(JOB.TITLE, title)
                     .set(JOB.LAST_SEQ, 0L)
                     .execute();
-            append(tx, id, who, "Opened the job", null, asChanges(fields));
+            append(tx, id, who, "Opened the job", null, texts(says));
             return job(tx, tx.selectFrom(JOB).where(JOB.ID.eq(id)).fetchSingle());
         });
     }
 
-    private static Map<String, Optional<String>> asChanges(Map<String, String> fields) {
-        Map<String, Optional<String>> changes = new LinkedHashMap<>();
-        fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
-        return changes;
+    private static Map<String, Optional<String>> texts(List<? extends Change<?>> changes) {
+        Map<String, Optional<String>> texts = new LinkedHashMap<>();
+        changes.forEach(c -> texts.put(JobCodec.key(c.entry()), JobCodec.text(c)));
+        return texts;
     }
 
     /**
-     * Changes fields of a job.
+     * Changes what a job says.
      *
      * @param seen    the job's seq when the person loaded what is being changed
-     * @param changes field to its new value; empty takes the field away
      * @return the job's new seq; the old one where nothing differs
-     * @throws StaleEdit if somebody else changed one of the fields to something else since
+     * @throws StaleEdit if somebody else changed one of the entries to something else since
      */
-    public long change(UUID job, String who, String what, long seen, Map<String, Optional<String>> changes) {
+    public long change(UUID job, String who, String what, long seen, List<? extends Change<?>> changes) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
             JobRecord row = tx.selectFrom(JOB).where(JOB.ID.eq(job)).forUpdate().fetchSingle();
             Map<String, Optional<String>> different = new LinkedHashMap<>();
-            changes.forEach((field, value) -> {
+            texts(changes).forEach((field, value) -> {
                 Optional<String> now = value(tx, job, field);
                 if (now.equals(value)) return;
                 refuseStale(tx, job, field, value, now, seen, who);

@@ -10,6 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
+import velvetbezel.sheet.AudioSign;
 import velvetbezel.store.Intakes;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
@@ -41,57 +44,48 @@ final class Demo {
         jobs.create(
                 "Rowing club's minibus",
                 PEOPLE.get(0).name(),
-                Map.of(
-                        "customer",
-                        "Saltgate Rowing Club",
-                        "vehicle",
-                        "corrick-ferryman-2006",
-                        "note",
-                        "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta."));
+                List.of(
+                        Change.set(new Entry.CustomerNamed(), "Saltgate Rowing Club"),
+                        Change.set(new Entry.VehicleChosen(), "corrick-ferryman-2006"),
+                        Change.set(
+                                new Entry.NoteWritten(),
+                                "Old radio eats discs. Wants calls without holding the phone. Needed back for Saturday's regatta.")));
         jobs.create(
                 "Vet's crossover",
                 PEOPLE.get(1).name(),
-                Map.of(
-                        "customer",
-                        "Dr. Amsel, Quayside Vets",
-                        "vehicle",
-                        "meridale-plover-2019-amplified",
-                        "sign/chassis-label",
-                        "yes",
-                        "sign/grille-badge",
-                        "yes",
-                        "note",
-                        "Wants the phone on the screen. Chimes and wheel buttons must stay."));
+                List.of(
+                        Change.set(new Entry.CustomerNamed(), "Dr. Amsel, Quayside Vets"),
+                        Change.set(new Entry.VehicleChosen(), "meridale-plover-2019-amplified"),
+                        Change.set(new Entry.SignSeen(AudioSign.CHASSIS_LABEL), true),
+                        Change.set(new Entry.SignSeen(AudioSign.GRILLE_BADGE), true),
+                        Change.set(
+                                new Entry.NoteWritten(),
+                                "Wants the phone on the screen. Chimes and wheel buttons must stay.")));
         jobs.create(
                 "Mobile library's van",
                 PEOPLE.get(1).name(),
-                Map.of(
-                        "customer",
-                        "Harbour Libraries",
-                        "vehicle",
-                        "larkfen-porter-2011",
-                        "note",
-                        "Radio torn out by a former owner, plug cut off. Wants music for the story hour and calls on the road."));
+                List.of(
+                        Change.set(new Entry.CustomerNamed(), "Harbour Libraries"),
+                        Change.set(new Entry.VehicleChosen(), "larkfen-porter-2011"),
+                        Change.set(
+                                new Entry.NoteWritten(),
+                                "Radio torn out by a former owner, plug cut off. Wants music for the story hour and calls on the road.")));
         jobs.create(
                 "Wedding car",
                 PEOPLE.get(0).name(),
-                Map.of(
-                        "customer",
-                        "Marlowe Weddings",
-                        "vehicle",
-                        "hasterley-regent-1994",
-                        "note",
-                        "Keep the look, walnut if it can be had. The mast must go up and down as before."));
+                List.of(
+                        Change.set(new Entry.CustomerNamed(), "Marlowe Weddings"),
+                        Change.set(new Entry.VehicleChosen(), "hasterley-regent-1994"),
+                        Change.set(
+                                new Entry.NoteWritten(),
+                                "Keep the look, walnut if it can be had. The mast must go up and down as before.")));
         jobs.create(
                 "Estate with the radio that stays",
                 PEOPLE.get(1).name(),
-                Map.of(
-                        "customer",
-                        "P. Ondrell",
-                        "vehicle",
-                        "brindlow-quern-2013",
-                        "note",
-                        "Phone on a screen, sound as it is. Nothing may be cut."));
+                List.of(
+                        Change.set(new Entry.CustomerNamed(), "P. Ondrell"),
+                        Change.set(new Entry.VehicleChosen(), "brindlow-quern-2013"),
+                        Change.set(new Entry.NoteWritten(), "Phone on a screen, sound as it is. Nothing may be cut.")));
     }
 
     /** What is on the shelf and how long the rest takes to come. */

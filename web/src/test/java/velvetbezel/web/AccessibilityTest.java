@@ -12,6 +12,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** WCAG 2.2 AA as far as a machine can tell, at the bench and in the car. */
@@ -28,7 +29,7 @@ class AccessibilityTest extends InBrowser {
                 .create(
                         "To be looked at",
                         "Ines Hallam",
-                        Map.of(
+                        JobCodec.changes(Map.of(
                                 "vehicle",
                                 "meridale-plover-2019-amplified",
                                 "radio",
@@ -42,7 +43,7 @@ class AccessibilityTest extends InBrowser {
                                 "baseline/power",
                                 "WORKED",
                                 "vin",
-                                "1M8GDM9A1KP042788"))
+                                "1M8GDM9A1KP042788")))
                 .number();
         // the reasons wait for every kit
         Page match = window("ines");

@@ -16,6 +16,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetbezel.Demo;
+import velvetbezel.job.Entry;
+import velvetbezel.job.JobState;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 
@@ -29,8 +32,12 @@ class BadInputTest {
     void open() {
         site = new Site(TestApp.url(), "ines");
         job = TestApp.bean(Jobs.class)
-                .create("Bad input", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006"))
+                .create("Bad input", "Ines Hallam", JobCodec.changes(Map.of("vehicle", "corrick-ferryman-2006")))
                 .number();
+    }
+
+    private JobState state() {
+        return TestApp.bean(Jobs.class).find(job).orElseThrow().state();
     }
 
     private static void says(HttpResponse<String> page, int status, String... parts) {
@@ -63,7 +70,7 @@ class BadInputTest {
         need/roof      | own part              | is no field of a job.
         need minutes/dash kit | two hours      | "two hours" is no time; type whole minutes such as 90.
         need material/dash kit | a little      | "a little" is no amount; type a number such as 450 or 450.00.
-        also/banana    | wanted                | is no kind of part; one of dash kit, vehicle harness adapter
+        also/banana    | wanted                | is no field of a job.
         also/amplifier | yes                   | "yes" is not allowed; one of wanted.
         use/anything   | stolen                | "stolen" is not allowed; one of fitted, later, own, made.
         as built/Z/1   | no wire               | is no position of this car's plugs.
@@ -74,9 +81,7 @@ class BadInputTest {
     void refusedFieldSaysWhatIsAllowedAndKeepsWhatWasTyped(String field, String typed, String message) {
         HttpResponse<String> page = site.change(job, 1, field, typed);
         says(page, 422, "Not saved. What you typed is still here.", message);
-        assertEquals(
-                Map.of("vehicle", "corrick-ferryman-2006"),
-                TestApp.bean(Jobs.class).find(job).orElseThrow().fields());
+        assertEquals(Map.of("vehicle", "corrick-ferryman-2006"), JobCodec.texts(state()));
         if (field.equals("vin")) assertTrue(page.body().contains("value=\"" + typed + "\""), "typed text is kept");
     }
 
@@ -141,11 +146,7 @@ class BadInputTest {
                         "f:wish/power",
                         "perhaps"));
         says(page, 422, "A VIN has 17 characters", "\"perhaps\" is not allowed");
-        assertTrue(TestApp.bean(Jobs.class)
-                .find(job)
-                .orElseThrow()
-                .field("customer")
-                .isEmpty());
+        assertTrue(state().get(new Entry.CustomerNamed()).isEmpty());
         assertTrue(page.body().contains("value=\"Amsel\""));
     }
 
@@ -251,8 +252,7 @@ class BadInputTest {
         HttpResponse<String> page = new Site(TestApp.url(), "nobody").change(job, 1, "note", "x");
         assertEquals(302, page.statusCode());
         assertTrue(page.headers().firstValue("Location").orElseThrow().contains("/who"));
-        assertTrue(
-                TestApp.bean(Jobs.class).find(job).orElseThrow().field("note").isEmpty());
+        assertTrue(state().get(new Entry.NoteWritten()).isEmpty());
     }
 
     @Test

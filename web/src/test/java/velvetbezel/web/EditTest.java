@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 
@@ -100,7 +101,11 @@ class EditTest extends InBrowser {
                 .create(
                         "Offers back",
                         "Ines",
-                        Map.of("vehicle", ID, "settled/" + ID + "/plugs[A].positions[position 6].colour", "grey/green"))
+                        JobCodec.changes(Map.of(
+                                "vehicle",
+                                ID,
+                                "settled/" + ID + "/plugs[A].positions[position 6].colour",
+                                "grey/green")))
                 .number();
         page.navigate("/jobs/" + job + "/hand-over");
         press(page, "Write this into the vehicle's sheet");

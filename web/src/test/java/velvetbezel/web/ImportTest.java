@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import velvetbezel.Demo;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** A sheet taken in again changes every answer that rests on it. */
@@ -28,7 +29,8 @@ class ImportTest {
                 .create(
                         "Minibus copy",
                         "Wren",
-                        Map.of("vehicle", ID, "radio", "pebblefen-p2", "parts", "thornlea-iso-steering"))
+                        JobCodec.changes(
+                                Map.of("vehicle", ID, "radio", "pebblefen-p2", "parts", "thornlea-iso-steering")))
                 .number();
     }
 

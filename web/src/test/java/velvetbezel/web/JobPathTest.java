@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ConfigurableApplicationContext;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** One job from arrival to hand-over in the browser; what the pages say is computed by running the installation. */
@@ -191,7 +192,10 @@ class JobPathTest extends InBrowser {
     @Test
     void trimIsToldApartByWhatIsSeenAndTheNextLookIsNamed() {
         int job = TestApp.bean(Jobs.class)
-                .create("Which Plover", "Tomas Berrow", Map.of("vehicle", "meridale-plover-2019-amplified"))
+                .create(
+                        "Which Plover",
+                        "Tomas Berrow",
+                        JobCodec.changes(Map.of("vehicle", "meridale-plover-2019-amplified")))
                 .number();
         Page page = window("tomas");
         page.navigate("/jobs/" + job + "/arrive");

@@ -26,6 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetbezel.Demo;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 
@@ -43,7 +44,7 @@ class MatchTest extends InBrowser {
     private Job job(String vehicle, Map<String, String> more) {
         Map<String, String> fields = new HashMap<>(more);
         fields.put("vehicle", vehicle);
-        return jobs.create("A car to match", "Ines Hallam", fields);
+        return jobs.create("A car to match", "Ines Hallam", JobCodec.changes(fields));
     }
 
     private Page match(Job job) {

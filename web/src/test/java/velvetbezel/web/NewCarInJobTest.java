@@ -11,13 +11,14 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 
 /** A car that the library lacks is typed in without leaving the job, and wired with a harness that nobody sells. */
 class NewCarInJobTest extends InBrowser {
     private Job job(String title) {
-        return TestApp.bean(Jobs.class).create(title, "Ines Hallam", Map.of());
+        return TestApp.bean(Jobs.class).create(title, "Ines Hallam", JobCodec.changes(Map.of()));
     }
 
     private static void button(Page page, String name) {

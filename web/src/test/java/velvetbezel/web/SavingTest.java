@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** Saved as it is made; nothing typed is lost; a second person's stale edit is refused with both versions. */
@@ -22,11 +23,14 @@ class SavingTest extends InBrowser {
     @BeforeEach
     void open() {
         jobs = TestApp.bean(Jobs.class);
-        job = jobs.create("A job of two people", "Ines Hallam", Map.of("vehicle", "corrick-ferryman-2006"));
+        job = jobs.create(
+                "A job of two people", "Ines Hallam", JobCodec.changes(Map.of("vehicle", "corrick-ferryman-2006")));
     }
 
     private Optional<String> stored(String field) {
-        return jobs.find(job.number()).orElseThrow().field(field);
+        return JobCodec.entry(field)
+                .flatMap(
+                        e -> JobCodec.text(jobs.find(job.number()).orElseThrow().state(), e));
     }
 
     private String path(String station) {
@@ -110,17 +114,17 @@ class SavingTest extends InBrowser {
                 "Ines Hallam",
                 "kit",
                 1,
-                Map.of(
+                JobCodec.changes(Map.of(
                         "radio",
-                        Optional.of("pebblefen-p2"),
+                        "pebblefen-p2",
                         "parts",
-                        Optional.of("quillmoor-ferryman-frame,thornlea-iso-steering"),
+                        "quillmoor-ferryman-frame,thornlea-iso-steering",
                         "joint/joint ground",
-                        Optional.of("done"),
+                        "done",
                         "joint/joint steering 1",
-                        Optional.of("done"),
+                        "done",
                         "result/power",
-                        Optional.of("RIGHT")));
+                        "RIGHT")));
         page.navigate(path("match?radio=tarnlight-minor"));
         kitsThere(page);
         saved(page, () -> page.locator(".versus")

@@ -17,6 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetbezel.Demo;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
@@ -121,7 +122,9 @@ class Screenshots extends InBrowser {
     }
 
     private static int job(String title, Map<String, String> fields) {
-        return TestApp.bean(Jobs.class).create(title, "Ines Hallam", fields).number();
+        return TestApp.bean(Jobs.class)
+                .create(title, "Ines Hallam", JobCodec.changes(fields))
+                .number();
     }
 
     private static Map<String, String> minibus() {
@@ -154,9 +157,7 @@ class Screenshots extends InBrowser {
                 .filter(j -> j.title().equals(title))
                 .findFirst()
                 .orElseThrow();
-        Map<String, Optional<String>> changes = new LinkedHashMap<>();
-        fields.forEach((k, v) -> changes.put(k, Optional.of(v)));
-        jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), changes);
+        jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), JobCodec.changes(fields));
     }
 
     private static void match(Page page, String path) {

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.net.http.HttpResponse;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -19,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** The worksheet at the bench, on the real pages. */
@@ -48,7 +48,7 @@ class WireWorkTest extends InBrowser {
     }
 
     private Job job(Map<String, String> fields) {
-        return jobs.create("A harness to make", "Ines Hallam", new HashMap<>(fields));
+        return jobs.create("A harness to make", "Ines Hallam", JobCodec.changes(fields));
     }
 
     private Page open(Job job, String page) {

@@ -1,5 +1,7 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -10,6 +12,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.Function;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.LeadRole;
@@ -79,8 +82,8 @@ public record ArriveView(
             String id) {}
 
     static ArriveView of(OpenJob open, List<Library.Entry> vehicles, Frame.Trouble trouble) {
-        String chosen = open.value(Fields.VEHICLE);
-        String vin = open.value(Fields.VIN);
+        String chosen = open.text(new Entry.VehicleChosen());
+        String vin = open.text(new Entry.VinRead());
         return new ArriveView(
                 Frame.of(open, Station.ARRIVE, trouble),
                 heading(open),
@@ -88,17 +91,17 @@ public record ArriveView(
                 vehicles.stream()
                         .map(v -> new Option(v.id(), v.name(), v.id().equals(chosen)))
                         .toList(),
-                input(open, Fields.VIN),
+                input(open, new Entry.VinRead()),
                 Questions.vin(vin).flatMap(Vin::warning).orElse(""),
                 year(open, vin),
-                input(open, Fields.CUSTOMER),
-                input(open, Fields.NOTE),
+                input(open, new Entry.CustomerNamed()),
+                input(open, new Entry.NoteWritten()),
                 Arrays.stream(AudioSign.values())
                         .map(s -> new Sign(
-                                Fields.sign(s),
-                                Ids.of(Fields.sign(s)),
+                                key(new Entry.SignSeen(s)),
+                                Ids.of(new Entry.SignSeen(s)),
                                 s.text(),
-                                open.value(Fields.sign(s)),
+                                open.text(new Entry.SignSeen(s)),
                                 decides(open, new WhichSystem.SignLook(s))))
                         .toList(),
                 traits(open),
@@ -127,10 +130,10 @@ public record ArriveView(
                 .filter(t -> sheets.size() > 1
                         && sheets.stream().anyMatch(s -> s.traits().containsKey(t)))
                 .map(t -> new Read(
-                        Fields.trait(t),
-                        Ids.of(Fields.trait(t)),
+                        key(new Entry.TraitSeen(t)),
+                        Ids.of(new Entry.TraitSeen(t)),
                         t.text(),
-                        open.value(Fields.trait(t)),
+                        open.text(new Entry.TraitSeen(t)),
                         t == Trait.BUILT
                                 ? List.of()
                                 : sheets.stream()
@@ -148,13 +151,13 @@ public record ArriveView(
         open.factory().ifPresent(f -> {
             for (Plug plug : f.recipe().vehicle().car().plugs())
                 for (Position p : plug.positions()) {
-                    String field = Fields.asBuilt(plug, p);
+                    Entry.PositionAltered entry = new Entry.PositionAltered(plug.id(), p.number());
                     built.add(new Built(
-                            field,
-                            Ids.of(field),
+                            key(entry),
+                            Ids.of(entry),
                             plug.id() + " " + p.number(),
                             p.role().map(LeadRole::label).orElse("empty"),
-                            open.value(field)));
+                            open.text(entry)));
                 }
         });
         return built;
@@ -172,8 +175,8 @@ public record ArriveView(
                 .toList();
     }
 
-    private static Input input(OpenJob open, String field) {
-        return new Input(field, field, open.value(field));
+    private static Input input(OpenJob open, Entry<?> entry) {
+        return new Input(key(entry), key(entry), open.text(entry));
     }
 
     private static String heading(OpenJob open) {
@@ -244,7 +247,7 @@ public record ArriveView(
                                 c.vehicle().name(),
                                 Words.percent(c.share()),
                                 (int) Math.round(c.share() * 100),
-                                c.vehicle().id().equals(open.value(Fields.VEHICLE))))
+                                c.vehicle().id().equals(open.text(new Entry.VehicleChosen()))))
                         .toList())
                 .orElse(List.of());
     }
@@ -264,7 +267,7 @@ public record ArriveView(
             if (!several.get().sure())
                 return "Not told apart yet: %d sheets of this model."
                         .formatted(several.get().candidates().size());
-            return first.vehicle().id().equals(open.value(Fields.VEHICLE))
+            return first.vehicle().id().equals(open.text(new Entry.VehicleChosen()))
                     ? "What was seen agrees with the chosen sheet."
                     : "What was seen speaks for another sheet.";
         }
@@ -286,7 +289,7 @@ public record ArriveView(
         if (several.isPresent())
             return !several.get().sure()
                     ? Question.Mark.OPEN
-                    : several.get().candidates().get(0).vehicle().id().equals(open.value(Fields.VEHICLE))
+                    : several.get().candidates().get(0).vehicle().id().equals(open.text(new Entry.VehicleChosen()))
                             ? Question.Mark.SETTLED
                             : Question.Mark.WRONG;
         return open.audio()
@@ -313,11 +316,11 @@ public record ArriveView(
                 f.ask(),
                 open.had().contains(f.id()),
                 f.wish(),
-                Fields.baseline(f.id()),
+                key(new Entry.BaselineTaken(f.id())),
                 open.baseline(f.id()).name(),
-                Fields.wish(f.id()),
+                key(new Entry.WishMade(f.id())),
                 f.must() && open.had().contains(f.id()),
-                open.value(Fields.wish(f.id())),
+                open.text(new Entry.WishMade(f.id())),
                 Ids.of("row/" + f.id()));
     }
 }

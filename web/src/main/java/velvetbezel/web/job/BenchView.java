@@ -1,11 +1,14 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.job.Entry;
 import velvetbezel.units.WireColour;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
@@ -65,8 +68,8 @@ public record BenchView(
                 order.size(),
                 link(base, order, place - 1, asked.readingBack),
                 link(base, order, place + 1, asked.readingBack),
-                found.map(j -> Fields.jointNote(j.id())).orElse(""),
-                found.map(j -> open.value(Fields.jointNote(j.id()))).orElse(""),
+                found.map(j -> key(new Entry.JointNoted(j.id()))).orElse(""),
+                found.map(j -> open.text(new Entry.JointNoted(j.id()))).orElse(""),
                 colours,
                 List.of(asked.a, asked.b),
                 answer,
@@ -74,7 +77,7 @@ public record BenchView(
     }
 
     private static boolean done(OpenJob open, JointRow j, boolean readingBack) {
-        return readingBack ? open.done(Fields.readBack(j.id())) : open.done(Fields.joint(j.id()));
+        return readingBack ? open.has(new Entry.ReadBack(j.id())) : open.has(new Entry.JointMade(j.id()));
     }
 
     private static String link(String base, List<JointRow> order, int place, boolean readingBack) {

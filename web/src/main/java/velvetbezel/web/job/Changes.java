@@ -1,18 +1,20 @@
 package velvetbezel.web.job;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Catalogue;
+import velvetbezel.job.Change;
+import velvetbezel.job.Consequences;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
-import velvetbezel.worksheet.JointRow;
-import velvetbezel.worksheet.Rework;
 
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
@@ -29,112 +31,60 @@ class Changes {
 
     /**
      * @param seen  the job's seq when the page was loaded
-     * @param typed field to what was typed; an empty text takes the field away
+     * @param typed key of an entry to what was typed; an empty text takes the entry away
      * @throws InvalidInput with every fault; nothing is written then
-     * @throws velvetbezel.store.StaleEdit if somebody else changed one of the fields since
+     * @throws velvetbezel.store.StaleEdit if somebody else changed one of the entries since
      */
     void change(int number, String who, long seen, Map<String, String> typed) {
         OpenJob before = desk.open(number);
-        Map<String, Optional<String>> changes = accepted(typed, before.catalogue());
-        OpenJob after = changes.keySet().stream().anyMatch(Fields::rewires) ? after(before, changes) : before;
-        String what = new Phrases(after).changes(changes);
-        if (after != before) changes.putAll(outdated(before, after));
-        jobs.change(before.job().id(), who, what, seen, changes);
-        if (after != before) warmUp.soon(number);
+        change(before, who, seen, read(typed, before.catalogue()));
     }
 
-    private static Map<String, Optional<String>> accepted(Map<String, String> typed, Catalogue catalogue) {
-        Map<String, Optional<String>> accepted = new LinkedHashMap<>();
-        List<Fault> faults = new ArrayList<>();
-        typed.forEach((field, value) -> {
-            try {
-                accepted.put(field, Fields.accept(field, value));
-                Fields.function(field)
-                        .filter(f -> catalogue.find(f).isEmpty())
-                        .ifPresent(f -> faults.add(new Fault(
-                                field,
-                                "\"%s\" is no function of the catalogue; it has %s."
-                                        .formatted(
-                                                f,
-                                                String.join(
-                                                        ", ",
-                                                        catalogue.functions().stream()
-                                                                .map(k -> k.id().text())
-                                                                .toList())))));
-            } catch (InvalidInput e) {
-                faults.addAll(e.faults());
-            }
-        });
+    /** As above, with changes that nobody typed. */
+    void change(OpenJob before, String who, long seen, List<? extends Change<?>> made) {
+        Optional<Change<?>> rewires = first(made);
+        OpenJob after = rewires.isPresent() ? after(before, made, rewires.get()) : before;
+        String what = new Phrases(after).changes(made);
+        List<Change<?>> all = new ArrayList<>(made);
+        if (after != before) all.addAll(Consequences.of(before.state(), before.design(), after.design()));
+        jobs.change(before.job().id(), who, what, seen, all);
+        if (after != before) warmUp.soon(before.job().number());
+    }
+
+    private static Optional<Change<?>> first(List<? extends Change<?>> made) {
+        return made.stream()
+                .filter(c -> c.entry() instanceof Entry.Rewires)
+                .findFirst()
+                .map(c -> c);
+    }
+
+    private static List<Change<?>> read(Map<String, String> typed, Catalogue catalogue) {
+        List<Change<?>> changes = JobCodec.changes(typed);
+        List<Fault> faults = changes.stream()
+                .filter(c -> c.entry() instanceof Entry.OfFunction of
+                        && catalogue.find(of.function()).isEmpty())
+                .map(c -> new Fault(
+                        JobCodec.key(c.entry()),
+                        "\"%s\" is no function of the catalogue; it has %s."
+                                .formatted(
+                                        ((Entry.OfFunction) c.entry()).function(),
+                                        catalogue.functions().stream()
+                                                .map(f -> f.id().text())
+                                                .collect(Collectors.joining(", ")))))
+                .toList();
         if (!faults.isEmpty()) throw new InvalidInput(faults);
-        return accepted;
+        return changes;
     }
 
-    /** The job as it would be; what cannot be built is refused at the field that was changed. */
-    private OpenJob after(OpenJob before, Map<String, Optional<String>> changes) {
-        Map<String, String> fields = new LinkedHashMap<>(before.job().fields());
-        changes.forEach((field, value) -> value.ifPresentOrElse(v -> fields.put(field, v), () -> fields.remove(field)));
+    /** The job as it would be; what cannot be built is refused at the entry that was changed. */
+    private OpenJob after(OpenJob before, List<? extends Change<?>> made, Change<?> rewires) {
         Job job = before.job();
-        OpenJob after = desk.open(new Job(job.id(), job.number(), job.title(), job.seq(), fields));
-        if (!after.trouble().isEmpty()) {
-            String field = changes.keySet().stream()
-                    .filter(Fields::rewires)
-                    .findFirst()
-                    .orElseThrow();
-            throw new InvalidInput(
-                    after.trouble().stream().map(t -> new Fault(field, t)).toList());
-        }
+        OpenJob after = desk.open(new Job(
+                job.id(), job.number(), job.title(), job.seq(), job.state().with(made)));
+        if (!after.trouble().isEmpty())
+            throw new InvalidInput(after.trouble().stream()
+                    .map(t -> new Fault(JobCodec.key(rewires.entry()), t))
+                    .toList());
         return after;
-    }
-
-    /**
-     * Work that another kit or another fact undoes: joints whose leads are others now, to be taken apart, their
-     * readings, caps
-     * of leads that are gone, and every result of the final test. The log keeps it, and undo brings it back.
-     */
-    private static Map<String, Optional<String>> outdated(OpenJob before, OpenJob after) {
-        Map<String, Optional<String>> gone = new LinkedHashMap<>();
-        for (JointRow row : Rework.between(before.joints(), after.joints()).undo()) {
-            if (before.done(Fields.joint(row.id()))) gone.put(Fields.undo(row.id()), Optional.of(Rework.words(row)));
-            take(before, gone, Fields.joint(row.id()));
-            take(before, gone, Fields.readBack(row.id()));
-            row.readings().forEach(r -> take(before, gone, Fields.reading(r)));
-        }
-        for (JointRow row : after.joints())
-            stillThere(before, row).ifPresent(f -> {
-                gone.put(f, Optional.empty());
-                gone.put(Fields.joint(row.id()), Optional.of(Fields.DONE));
-            });
-        before.design().ifPresent(d -> d.worksheet().caps().stream()
-                .map(c -> Fields.cap(c.lead().id()))
-                .filter(f -> after.design().stream()
-                        .flatMap(a -> a.worksheet().caps().stream())
-                        .noneMatch(c -> Fields.cap(c.lead().id()).equals(f)))
-                .forEach(f -> take(before, gone, f)));
-        if (!before.design().map(Changes::wiring).equals(after.design().map(Changes::wiring)))
-            before.job().fields().keySet().stream()
-                    .filter(f -> f.startsWith("result"))
-                    .forEach(f -> take(before, gone, f));
-        return gone;
-    }
-
-    /** What a final test rests on: the devices and their conductors. A colour is not among it. */
-    private static List<Object> wiring(Design d) {
-        return List.of(
-                d.installation().instances().stream()
-                        .map(i -> i.id() + "/" + i.sheet())
-                        .toList(),
-                d.installation().settings(),
-                d.installation().conductors());
-    }
-
-    /** A joint that an earlier kit had, that was to be undone and is not yet: with that kit chosen again it stands. */
-    private static Optional<String> stillThere(OpenJob before, JointRow row) {
-        return Optional.of(Fields.undo(row.id()))
-                .filter(f ->
-                        before.job().field(f).filter(Rework.words(row)::equals).isPresent());
-    }
-
-    private static void take(OpenJob before, Map<String, Optional<String>> gone, String field) {
-        if (before.done(field)) gone.put(field, Optional.empty());
     }
 }

@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
@@ -19,6 +18,9 @@ import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.Recipe;
 import velvetbezel.harness.SettingId;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
+import velvetbezel.job.JobState;
 import velvetbezel.match.KitDecisions;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.Doubt;
@@ -29,7 +31,7 @@ import velvetbezel.sheet.SheetTree;
 import velvetbezel.sheet.Vin;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
-import velvetbezel.store.JobArchive;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 
@@ -97,27 +99,31 @@ public class Desk {
         List<Sheet.Vehicle> sheets = library.model(chosen.make(), chosen.model()).stream()
                 .map(s -> s.id().equals(chosen.id()) ? chosen : s)
                 .toList();
-        Optional<Integer> year = chosen.northAmerica()
-                ? job.field(Fields.VIN).flatMap(Questions::vin).flatMap(Vin::modelYear)
-                : Optional.empty();
-        return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, OpenJob.seen(job, year));
+        Optional<Integer> year =
+                chosen.northAmerica() ? job.state().get(new Entry.VinRead()).flatMap(Vin::modelYear) : Optional.empty();
+        return WhichSystem.of(sheets.isEmpty() ? List.of(chosen) : sheets, seen(job.state(), year));
+    }
+
+    private static WhichSystem.Seen seen(JobState state, Optional<Integer> year) {
+        return new WhichSystem.Seen(state.signs(), state.traits(), year);
     }
 
     /** What the computation depends on: the job's sheets and settled facts, and the library's revision. */
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
-        new TreeMap<>(job.fields()).forEach((field, value) -> {
-            if (Fields.rewires(field))
-                key.append('\n').append(field).append('=').append(value);
-        });
+        job.state().entries().filter(Entry.Rewires.class::isInstance).forEach(e -> key.append('\n')
+                .append(JobCodec.key(e))
+                .append('=')
+                .append(JobCodec.text(job.state(), e)));
         return key.toString();
     }
 
     private Optional<Computed> compute(Job job, Map<String, String> own, Catalogue catalogue) {
-        return job.field(Fields.VEHICLE).map(id -> {
+        return job.state().get(new Entry.VehicleChosen()).map(id -> {
             Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
             Installation factory = Builder.factory(sheet);
-            Sheet.Vehicle vehicle = OpenJob.decisions(job).in(AsBuilt.of(sheet, asBuilt(job)));
+            Sheet.Vehicle vehicle =
+                    job.state().decisions().in(AsBuilt.of(sheet, job.state().altered()));
             return new Computed(
                     vehicle,
                     factory,
@@ -126,30 +132,26 @@ public class Desk {
         });
     }
 
-    /** What former owners changed, "plug/position" to what is there now. */
-    private static Map<String, String> asBuilt(Job job) {
-        Map<String, String> changes = new TreeMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.AS_BUILT)) changes.put(field.substring(Fields.AS_BUILT.length()), value);
-        });
-        return changes;
-    }
-
     private Optional<Design> design(
             Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
-        return job.field(Fields.RADIO).map(radio -> {
+        return job.state().get(new Entry.RadioChosen()).map(radio -> {
             Sheet.Radio head = as(Sheet.Radio.class, document(own, radio));
-            List<Sheet.Part> bought = JobArchive.parts(job.field(Fields.PARTS).orElse("")).stream()
+            List<Sheet.Part> bought = job.state().parts().stream()
                     .map(id -> as(Sheet.Part.class, document(own, id)))
                     .toList();
-            KitDecisions decisions = OpenJob.decisions(job);
+            KitDecisions decisions = job.state().decisions();
             Map<String, PartUse> uses = new HashMap<>(decisions.uses());
-            uses.putAll(OpenJob.uses(job));
+            uses.putAll(job.state().uses());
             Recipe recipe = Recipe.of(vehicle, head, decisions.applied(vehicle, head, bought))
-                    .moving(OpenJob.moves(job))
+                    .moving(job.state().moves())
                     .using(uses)
-                    .substituting(OpenJob.instead(job));
-            return Design.of(factory, decided(recipe, job, catalogue), catalogue, library.tables(), OpenJob.ways(job));
+                    .substituting(job.state().substitutes());
+            return Design.of(
+                    factory,
+                    decided(recipe, job, catalogue),
+                    catalogue,
+                    library.tables(),
+                    job.state().ways());
         });
     }
 
@@ -159,8 +161,8 @@ public class Desk {
      * @throws InvalidInput where a decided value is none of the device's; a device that left with its part decides nothing
      */
     private static Installation decided(Recipe recipe, Job job, Catalogue catalogue) {
-        Installation built = Builder.build(recipe.setting(OpenJob.settings(job)));
-        for (Map.Entry<SettingId, String> e : OpenJob.settings(job).entrySet())
+        Installation built = Builder.build(recipe.setting(job.state().settings()));
+        for (Map.Entry<SettingId, String> e : job.state().settings().entrySet())
             built.instance(e.getKey().instance()).stream()
                     .flatMap(i -> i.device().settings().stream())
                     .filter(c ->
@@ -168,7 +170,7 @@ public class Desk {
                     .findFirst()
                     .ifPresent(c -> {
                         throw new InvalidInput(
-                                Fields.setting(e.getKey()),
+                                JobCodec.key(new Entry.SettingChoice(e.getKey())),
                                 "cannot be \"%s\"; one of %s.".formatted(e.getValue(), String.join(", ", c.values())));
                     });
         return ProposedSettings.applied(built, catalogue.settingsInUse());

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.LogEntry;
 import velvetbezel.store.StaleEdit;
 
@@ -34,7 +35,12 @@ public record Frame(
     public record Stale(String field, String what, String mine, String theirs, String who, String when) {
         static Stale of(StaleEdit e, OpenJob open) {
             return new Stale(
-                    e.field(), new Phrases(open).field(e.field()), e.mine(), e.theirs(), e.who(), Words.moment(e.at()));
+                    e.field(),
+                    JobCodec.entry(e.field()).map(new Phrases(open)::entry).orElse(e.field()),
+                    e.mine(),
+                    e.theirs(),
+                    e.who(),
+                    Words.moment(e.at()));
         }
     }
 

@@ -3,6 +3,7 @@ package velvetbezel.web.job;
 import java.util.ArrayList;
 import java.util.List;
 import velvetbezel.harness.Installation;
+import velvetbezel.job.Design;
 import velvetbezel.match.Cost;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;

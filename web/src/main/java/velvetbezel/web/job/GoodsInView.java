@@ -1,9 +1,12 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.worksheet.GoodsIn;
 
@@ -13,7 +16,15 @@ public record GoodsInView(Frame frame, String heading, String verdict, List<Piec
     public record Piece(String name, List<Look> looks, boolean differs, String instead) {}
 
     /** @param said "agrees", "differs" or nothing */
-    public record Look(String what, String field, String said) {}
+    public record Look(String what, String field, String said, boolean differs) {}
+
+    private static Entry.PartCheckedIn entry(GoodsIn.Check c) {
+        return new Entry.PartCheckedIn(c.sheet(), c.id());
+    }
+
+    static boolean differs(OpenJob open, GoodsIn.Check c) {
+        return open.state().says(entry(c), Entry.Agreement.DIFFERS);
+    }
 
     static GoodsInView of(OpenJob open) {
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
@@ -30,17 +41,15 @@ public record GoodsInView(Frame frame, String heading, String verdict, List<Piec
         Map<String, List<Look>> bySheet = new LinkedHashMap<>();
         for (GoodsIn.Check c : checks)
             bySheet.computeIfAbsent(c.sheet(), k -> new ArrayList<>())
-                    .add(new Look(c.what(), Fields.goods(c), open.value(Fields.goods(c))));
-        long looked = checks.stream().filter(c -> open.done(Fields.goods(c))).count();
-        long differ = checks.stream()
-                .filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS))
-                .count();
-        String radio = open.value(Fields.RADIO);
+                    .add(new Look(c.what(), key(entry(c)), open.text(entry(c)), differs(open, c)));
+        long looked = checks.stream().filter(c -> open.has(entry(c))).count();
+        long differ = checks.stream().filter(c -> differs(open, c)).count();
+        String radio = open.text(new Entry.RadioChosen());
         List<Piece> pieces = bySheet.entrySet().stream()
                 .map(e -> new Piece(
                         name(open, e.getKey()),
                         e.getValue(),
-                        e.getValue().stream().anyMatch(l -> l.said.equals(Fields.DIFFERS)),
+                        e.getValue().stream().anyMatch(Look::differs),
                         e.getKey().equals(radio)
                                 ? ""
                                 : back + "/instead?kit=" + MatchView.CHOSEN + "&part=" + e.getKey()))
@@ -55,7 +64,7 @@ public record GoodsInView(Frame frame, String heading, String verdict, List<Piec
                         : "%s otherwise than ordered: send it back, or take what came into the plan."
                                 .formatted(differ == 1 ? "One is" : Words.sentence(Words.count((int) differ)) + " are"),
                 pieces,
-                open.value(Fields.SERIAL),
+                open.text(new Entry.SerialNoted()),
                 back);
     }
 

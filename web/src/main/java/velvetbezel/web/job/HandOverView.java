@@ -3,10 +3,11 @@ package velvetbezel.web.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.drawing.LoomDrawing;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;
 
@@ -35,7 +36,7 @@ public record HandOverView(
 
     static HandOverView of(OpenJob open, Prices prices, Tariff tariff, Instant now, Frame.Trouble trouble) {
         Optional<Goods> bought = open.design().map(d -> bought(open, d, prices));
-        boolean handed = open.done(Fields.HANDED_OVER);
+        boolean handed = open.has(new Entry.HandedOver());
         return new HandOverView(
                 Frame.of(open, Station.HAND_OVER, trouble),
                 heading(open, handed),
@@ -96,8 +97,8 @@ public record HandOverView(
 
     private static List<Fact> facts(OpenJob open) {
         List<Fact> facts = new ArrayList<>(List.of(
-                new Fact("Customer", or(open.value(Fields.CUSTOMER))),
-                new Fact("VIN", or(open.value(Fields.VIN))),
+                new Fact("Customer", or(open.text(new Entry.CustomerNamed()))),
+                new Fact("VIN", or(open.text(new Entry.VinRead()))),
                 new Fact("Vehicle", open.vehicle().map(Sheet::name).orElse("not chosen")),
                 new Fact(
                         "Audio system",
@@ -108,14 +109,15 @@ public record HandOverView(
             facts.add(new Fact(
                     "Radio", d.installation().recipe().radio().orElseThrow().name()));
             long back = d.worksheet().joints().stream()
-                    .filter(j -> open.readBack(j, Fields.AGREES))
+                    .filter(j -> open.readBack(j, Entry.Agreement.AGREES))
                     .count();
             facts.add(new Fact(
                     "Joints",
                     "%d of %d joined, %d read back"
                             .formatted(open.jointsDone().size(), open.joints().size(), back)));
         });
-        if (!open.value(Fields.NOTE).isEmpty()) facts.add(new Fact("Note", open.value(Fields.NOTE)));
+        if (!open.text(new Entry.NoteWritten()).isEmpty())
+            facts.add(new Fact("Note", open.text(new Entry.NoteWritten())));
         return facts;
     }
 
@@ -134,11 +136,9 @@ public record HandOverView(
 
     private static List<String> settled(OpenJob open) {
         Phrases phrases = new Phrases(open);
-        return open.job().fields().entrySet().stream()
-                .filter(f -> f.getKey().startsWith("settled/"))
-                .sorted(Map.Entry.comparingByKey())
-                .map(f -> Words.sentence(phrases.field(f.getKey()).replaceFirst("^Settled on this car, ", "")) + ": "
-                        + f.getValue())
+        return open.state().all(Entry.FactSettled.class).stream()
+                .map(f -> Words.sentence(phrases.entry(f).replaceFirst("^Settled on this car, ", "")) + ": "
+                        + open.state().get(f).orElseThrow())
                 .toList();
     }
 }

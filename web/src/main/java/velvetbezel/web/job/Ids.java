@@ -1,10 +1,17 @@
 package velvetbezel.web.job;
 
-/** Ids of page elements made of field names: letters, digits and hyphens only. */
+import velvetbezel.job.Entry;
+import velvetbezel.store.JobCodec;
+
+/** Ids of page elements made of names: letters, digits and hyphens only. */
 final class Ids {
     private Ids() {}
 
-    static String of(String field) {
-        return "f-" + field.replace("+", "plus").replace("−", "minus").replaceAll("[^A-Za-z0-9]+", "-");
+    static String of(Entry<?> entry) {
+        return of(JobCodec.key(entry));
+    }
+
+    static String of(String name) {
+        return "f-" + name.replace("+", "plus").replace("−", "minus").replaceAll("[^A-Za-z0-9]+", "-");
     }
 }

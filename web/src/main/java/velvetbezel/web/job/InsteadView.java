@@ -1,10 +1,13 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
+import velvetbezel.job.Entry;
 import velvetbezel.match.Cost;
 import velvetbezel.match.Kit;
 import velvetbezel.match.KitDecisions;
@@ -55,7 +58,7 @@ public record InsteadView(
                     .map(s -> line(open, kit.get().cost(), s))
                     .toList();
             Optional<KitNeed> filled = KitDecisions.standsIn(p.id());
-            boolean own = OpenJob.owned(open.job()).contains(p.id());
+            boolean own = open.state().owned().contains(p.id());
             return new InsteadView(
                     Frame.of(open, Station.MATCH, Frame.Trouble.NONE),
                     filled.isPresent() ? p.name() : "Instead of the " + p.name(),
@@ -63,9 +66,9 @@ public record InsteadView(
                     filled.isPresent() ? "It is not bought." : own ? "It is at hand: nothing to buy." : stock(days),
                     lines,
                     KitNeed.of(p).filter(n -> filled.isEmpty()).map(n -> KitDecisionsView.ways(open, n)),
-                    filled.isPresent() ? "" : Fields.USES + p.id(),
+                    filled.isPresent() ? "" : key(new Entry.PartUsed(p.id())),
                     own,
-                    filled.map(Fields::need).orElse(""),
+                    filled.map(n -> key(new Entry.NeedFilled(n))).orElse(""),
                     open.path(Station.MATCH));
         });
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Jobs;
@@ -135,7 +136,7 @@ class JobController {
     @PostMapping("/jobs/{number}/offer")
     String offer(@PathVariable int number, Who.Person who) {
         offering.offer(number, who.name());
-        return "redirect:/sheets/" + pages.open(number).value(Fields.VEHICLE);
+        return "redirect:/sheets/" + pages.open(number).text(new Entry.VehicleChosen());
     }
 
     /** A page of this job, whatever was sent. */

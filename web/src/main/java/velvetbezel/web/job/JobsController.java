@@ -2,7 +2,6 @@ package velvetbezel.web.job;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
@@ -16,6 +15,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
@@ -79,9 +80,9 @@ class JobsController {
                             .formatted(name.length(), MOST_TITLE);
             return show(model, List.of(new Fault("title", fault)), Map.of("title", title, "vehicle", vehicle));
         }
-        Map<String, String> fields = new LinkedHashMap<>();
-        if (library.find(vehicle).isPresent()) fields.put(Fields.VEHICLE, vehicle);
-        int number = jobs.create(name, who.name(), fields).number();
+        List<Change<?>> says =
+                library.find(vehicle).isPresent() ? List.of(Change.set(new Entry.VehicleChosen(), vehicle)) : List.of();
+        int number = jobs.create(name, who.name(), says).number();
         warmUp.soon(number);
         return "redirect:/jobs/%d/arrive".formatted(number);
     }
@@ -91,9 +92,7 @@ class JobsController {
             throws IOException {
         try {
             return "redirect:/jobs/%d/arrive"
-                    .formatted(this.archive
-                            .read(archive.getBytes(), Fields::accept)
-                            .number());
+                    .formatted(this.archive.read(archive.getBytes()).number());
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(model, e.faults(), Map.of());

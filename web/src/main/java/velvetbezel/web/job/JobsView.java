@@ -3,6 +3,7 @@ package velvetbezel.web.job;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.store.Library;
 
@@ -37,7 +38,7 @@ public record JobsView(
         return new Line(
                 open.job().number(),
                 open.job().title(),
-                open.value(Fields.CUSTOMER),
+                open.text(new Entry.CustomerNamed()),
                 open.vehicle().map(v -> v.make() + " " + v.model()).orElse("no vehicle"),
                 open.design()
                         .flatMap(d -> d.installation().recipe().radio())
@@ -45,7 +46,7 @@ public record JobsView(
                         .orElse("no kit"),
                 Arrays.stream(Station.values()).map(s -> stage(s, open)).toList(),
                 Questions.of(open).size(),
-                open.done(Fields.HANDED_OVER));
+                open.has(new Entry.HandedOver()));
     }
 
     private static Stage stage(Station station, OpenJob open) {

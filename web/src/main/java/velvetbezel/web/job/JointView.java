@@ -1,12 +1,16 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.store.JobCodec;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
 import velvetbezel.worksheet.Making;
@@ -56,7 +60,7 @@ public record JointView(
                 .toList();
         List<Lead> leads = row.leads().stream().map(l -> lead(open, l)).toList();
         List<String> places = Stream.concat(
-                        Stream.of(Fields.UNUSED),
+                        Stream.of(JobCodec.UNUSED),
                         Arrays.stream(LeadRole.values())
                                 .filter(r -> r.group() != LeadRole.Group.PLUGGED)
                                 .map(LeadRole::label))
@@ -66,11 +70,11 @@ public record JointView(
                 "Joint %d: %s".formatted(row.number(), row.id().name()),
                 WireView.row(open, row, sizing, "", open.measured()),
                 kinds,
-                Fields.kind(row.id()),
-                Fields.extended(row.id()),
-                open.value(Fields.extended(row.id())),
-                Fields.jointNote(row.id()),
-                open.value(Fields.jointNote(row.id())),
+                key(new Entry.JointKindChosen(row.id())),
+                key(new Entry.JointExtended(row.id())),
+                open.text(new Entry.JointExtended(row.id())),
+                key(new Entry.JointNoted(row.id())),
+                open.text(new Entry.JointNoted(row.id())),
                 leads,
                 places,
                 here(open, joint));
@@ -90,9 +94,9 @@ public record JointView(
                 WireView.lead(l),
                 l.place(),
                 l.gauge().known().map(g -> g.nearestAwg() + " AWG").orElse("gauge not known"),
-                Fields.folded(id),
-                open.done(Fields.folded(id)),
-                Fields.moved(id),
-                open.value(Fields.moved(id)));
+                key(new Entry.LeadFolded(id)),
+                open.has(new Entry.LeadFolded(id)),
+                key(new Entry.LeadMoved(id)),
+                open.text(new Entry.LeadMoved(id)));
     }
 }

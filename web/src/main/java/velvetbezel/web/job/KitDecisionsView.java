@@ -1,14 +1,18 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import velvetbezel.job.Entry;
 import velvetbezel.match.Filling;
 import velvetbezel.match.KitDecisions;
 import velvetbezel.match.KitNeed;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.store.JobCodec;
 
 /** What of a kit this job does not buy, and the ways to fill a need without buying. */
 final class KitDecisionsView {
@@ -40,24 +44,27 @@ final class KitDecisionsView {
     public record Way(String label, String note) {}
 
     static List<Decided> decided(OpenJob open) {
-        KitDecisions decisions = OpenJob.decisions(open.job());
+        KitDecisions decisions = open.state().decisions();
         List<Decided> decided = new ArrayList<>();
         for (KitNeed need : KitNeed.values())
             Optional.ofNullable(decisions.filled().get(need))
-                    .ifPresent(f -> decided.add(
-                            new Decided(Words.sentence(need.label()), how(open, need, f), Fields.need(need), BUY)));
+                    .ifPresent(f -> decided.add(new Decided(
+                            Words.sentence(need.label()), how(open, need, f), key(new Entry.NeedFilled(need)), BUY)));
         for (PartKind kind : decisions.also())
-            decided.add(
-                    new Decided(Words.sentence(kind.label()), "in every kit", Fields.ALSO + kind.label(), NOT_WANTED));
+            decided.add(new Decided(
+                    Words.sentence(kind.label()), "in every kit", key(new Entry.PartWanted(kind)), NOT_WANTED));
         return decided;
     }
 
     /** Kinds of part that no function asks for and that the library has: every kit may have one all the same. */
     static List<Also> also(OpenJob open, List<Sheet.Part> parts) {
-        KitDecisions decisions = OpenJob.decisions(open.job());
+        KitDecisions decisions = open.state().decisions();
         return NO_FUNCTION_ASKS.stream()
                 .filter(k -> !decisions.also().contains(k) && parts.stream().anyMatch(p -> p.kind() == k))
-                .map(k -> new Also("With an added " + k.label(), Fields.ALSO + k.label(), Fields.WANTED))
+                .map(k -> {
+                    Entry.PartWanted entry = new Entry.PartWanted(k);
+                    return new Also("With an added " + k.label(), key(entry), JobCodec.text(entry, Entry.Done.DONE));
+                })
                 .toList();
     }
 
@@ -80,13 +87,13 @@ final class KitDecisionsView {
         return new Ways(
                 need.label(),
                 ways,
-                Fields.need(need),
-                typed(open, Fields.needMinutes(need)),
-                typed(open, Fields.needMaterial(need)));
+                key(new Entry.NeedFilled(need)),
+                typed(open, new Entry.NeedMinutes(need)),
+                typed(open, new Entry.NeedMaterial(need)));
     }
 
-    private static Typed typed(OpenJob open, String field) {
-        return new Typed(field, open.value(field));
+    private static Typed typed(OpenJob open, Entry<?> entry) {
+        return new Typed(key(entry), open.text(entry));
     }
 
     private static String note(Sheet.Vehicle vehicle, KitNeed need, Filling.By by) {

@@ -2,6 +2,7 @@ package velvetbezel.web.job;
 
 import java.util.Arrays;
 import java.util.List;
+import velvetbezel.job.Design;
 import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.Materials;
 

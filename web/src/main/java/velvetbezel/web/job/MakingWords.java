@@ -1,7 +1,11 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.List;
+import velvetbezel.job.Entry;
+import velvetbezel.store.JobCodec;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Making;
 
@@ -57,8 +61,9 @@ record MakingWords(
         if (fit instanceof Making.Fit.NoSize n)
             n.ways()
                     .forEach(w -> ways.add(w.kind()
-                            .map(k -> new Way(w.text(), Fields.kind(row.id()), k.label()))
-                            .or(() -> w.fold().map(l -> new Way(w.text(), Fields.folded(l.id()), Fields.DONE)))
+                            .map(k -> new Way(w.text(), key(new Entry.JointKindChosen(row.id())), k.label()))
+                            .or(() -> w.fold()
+                                    .map(l -> new Way(w.text(), key(new Entry.LeadFolded(l.id())), JobCodec.TICKED)))
                             .orElse(new Way(w.text(), "", ""))));
         return ways;
     }

@@ -20,6 +20,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.SettingId;
+import velvetbezel.job.Entry;
 import velvetbezel.match.GiveUp;
 import velvetbezel.match.Kit;
 import velvetbezel.match.Lacking;
@@ -288,7 +289,7 @@ public record MatchView(
                     verdict(),
                     progress,
                     margin,
-                    open.value(Fields.BUDGET),
+                    open.text(new Entry.BudgetSet()),
                     radios,
                     asked.radio,
                     named.isEmpty() ? Optional.empty() : Optional.of(plot()),
@@ -706,7 +707,7 @@ public record MatchView(
             List<String> names = new ArrayList<>(g.musts().stream()
                     .map(f -> Words.small(open.functionName(f)))
                     .toList());
-            if (g.budget()) names.add("the budget of %s".formatted(open.value(Fields.BUDGET)));
+            if (g.budget()) names.add("the budget of %s".formatted(open.text(new Entry.BudgetSet())));
             Kit k = g.kit();
             return new Way(
                     Words.sentence(String.join(" and ", names)),

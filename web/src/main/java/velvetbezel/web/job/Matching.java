@@ -23,6 +23,8 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.SettingId;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.match.Kit;
 import velvetbezel.match.KitDecisions;
 import velvetbezel.match.Lacking;
@@ -32,6 +34,7 @@ import velvetbezel.match.Matcher;
 import velvetbezel.match.RadioMatch;
 import velvetbezel.match.Wishes;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Library;
 
 /**
@@ -98,15 +101,17 @@ class Matching implements DisposableBean {
     }
 
     /** A colour never changes what becomes of a function. */
-    private static boolean decides(String field) {
-        return field.equals(Fields.VEHICLE) || Fields.rebuilds(field) && !field.endsWith(".colour");
+    private static boolean decides(Entry<?> entry) {
+        boolean colour = entry instanceof Entry.FactSettled f && f.fact().path().endsWith(".colour");
+        return entry instanceof Entry.VehicleChosen || entry instanceof Entry.Rebuilds && !colour;
     }
 
     private String counterKey(OpenJob open) {
         return library.stamp(open.vehicle().orElseThrow())
-                + open.job().fields().entrySet().stream()
-                        .filter(f -> decides(f.getKey()))
-                        .sorted(Map.Entry.comparingByKey())
+                + open.state()
+                        .entries()
+                        .filter(Matching::decides)
+                        .map(e -> e + "=" + JobCodec.text(open.state(), e))
                         .toList();
     }
 
@@ -116,7 +121,7 @@ class Matching implements DisposableBean {
             Set<FunctionId> had = new HashSet<>(open.had());
             List<Sheet.Radio> all = library.radios();
             List<Sheet.Part> parts = library.candidates(vehicle, all);
-            KitDecisions decisions = OpenJob.decisions(open.job());
+            KitDecisions decisions = open.state().decisions();
             List<RadioMatch> radios =
                     RadioMatch.of(open.factory().orElseThrow(), vehicle, all, parts, open.catalogue(), had, decisions);
             return new Counter(
@@ -133,8 +138,8 @@ class Matching implements DisposableBean {
         Set<FunctionId> wanted = new HashSet<>();
         for (Function f : open.catalogue().functions())
             if (open.mustStay(f.id())) musts.add(f.id());
-            else if (open.value(Fields.wish(f.id())).equals(Fields.WANTED)) wanted.add(f.id());
-        return new Wishes(musts, wanted, open.job().field(Fields.BUDGET).map(b -> Fields.cents(Fields.BUDGET, b)));
+            else if (open.wanted(f.id())) wanted.add(f.id());
+        return new Wishes(musts, wanted, open.state().get(new Entry.BudgetSet()));
     }
 
     private Market market(OpenJob open, Counter counter) {

@@ -11,6 +11,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import velvetbezel.harness.Use;
+import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.web.Who;
@@ -36,7 +39,7 @@ class NewInJobController {
         OpenJob open = pages.open(number);
         Map<String, String> typed = new LinkedHashMap<>(lines.blank(KINDS.get(what)));
         typed.putAll(given);
-        if (what.equals("new-part")) typed.put("car", open.value(Fields.VEHICLE));
+        if (what.equals("new-part")) typed.put("car", open.text(new Entry.VehicleChosen()));
         return show(open, what, given.containsKey("carplug") ? lines.copied(typed) : typed, List.of(), model);
     }
 
@@ -76,10 +79,10 @@ class NewInJobController {
 
     /** A new car is the job's car; a new part is at hand, and in the kits that Match works out. */
     private String take(OpenJob open, String what, String id, Who.Person who) {
-        Map<String, String> fields =
-                what.equals("new-vehicle") ? Map.of(Fields.VEHICLE, id) : Map.of(Fields.USES + id, "own");
-        int number = open.job().number();
-        changes.change(number, who.name(), open.job().seq(), fields);
+        Change<?> change = what.equals("new-vehicle")
+                ? Change.set(new Entry.VehicleChosen(), id)
+                : Change.set(new Entry.PartUsed(id), Use.OWN);
+        changes.change(open, who.name(), open.job().seq(), List.of(change));
         return "redirect:" + open.path(what.equals("new-vehicle") ? Station.ARRIVE : Station.MATCH);
     }
 
@@ -87,7 +90,7 @@ class NewInJobController {
     @PostMapping("/jobs/{number}/bare-leads")
     String bareLeads(@PathVariable int number, Who.Person who) {
         OpenJob open = pages.open(number);
-        String id = lines.bareLeads(open.value(Fields.VEHICLE), who.name());
+        String id = lines.bareLeads(open.text(new Entry.VehicleChosen()), who.name());
         return take(open, "new-part", id, who);
     }
 }

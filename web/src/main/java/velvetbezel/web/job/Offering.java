@@ -2,8 +2,8 @@ package velvetbezel.web.job;
 
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.stereotype.Service;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
 import velvetbezel.store.Library;
@@ -25,12 +25,10 @@ class Offering {
      * @return paths to values
      */
     static Map<String, String> facts(Job job) {
-        String prefix = job.field(Fields.VEHICLE).map(v -> "settled/" + v + "/").orElse("settled/?/");
-        Map<String, String> facts = new TreeMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(prefix)) facts.put(field.substring(prefix.length()), value);
-        });
-        return facts;
+        return job.state()
+                .get(new Entry.VehicleChosen())
+                .map(v -> job.state().settled(v))
+                .orElse(Map.of());
     }
 
     /**
@@ -38,7 +36,7 @@ class Offering {
      */
     void offer(int number, String who) {
         Job job = desk.open(number).job();
-        String vehicle = job.field(Fields.VEHICLE).orElse("");
+        String vehicle = job.state().get(new Entry.VehicleChosen()).orElse("");
         Map<String, String> facts = facts(job);
         if (facts.isEmpty()) return;
         library.change(

@@ -1,10 +1,6 @@
 package velvetbezel.web.job;
 
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,31 +10,21 @@ import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
-import velvetbezel.harness.JointId;
-import velvetbezel.harness.Moves;
-import velvetbezel.harness.PartUse;
-import velvetbezel.harness.SettingId;
-import velvetbezel.harness.TerminalId;
-import velvetbezel.harness.Use;
 import velvetbezel.identify.WhichSystem;
-import velvetbezel.match.Filling;
-import velvetbezel.match.KitDecisions;
-import velvetbezel.match.KitNeed;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
+import velvetbezel.job.JobState;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
-import velvetbezel.sheet.LeadRole;
-import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.sheet.Trait;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.LogEntry;
 import velvetbezel.units.Volts;
-import velvetbezel.worksheet.Extension;
-import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Materials;
 import velvetbezel.worksheet.Reading;
@@ -84,28 +70,40 @@ record OpenJob(
         }
     }
 
-    String value(String field) {
-        return entered.getOrDefault(field, job.field(field).orElse(""));
+    JobState state() {
+        return job.state();
     }
 
-    boolean done(String field) {
-        return job.field(field).isPresent();
+    /** What stands in the field of an entry: what was typed last and refused, or what the job says. */
+    String text(Entry<?> entry) {
+        String key = JobCodec.key(entry);
+        return entered.containsKey(key)
+                ? entered.get(key)
+                : JobCodec.text(state(), entry).orElse("");
+    }
+
+    boolean has(Entry<?> entry) {
+        return state().has(entry);
     }
 
     Baseline baseline(FunctionId f) {
-        return job.field(Fields.baseline(f)).map(Baseline::valueOf).orElse(Baseline.NOT_TESTED);
+        return state().get(new Entry.BaselineTaken(f)).orElse(Baseline.NOT_TESTED);
     }
 
     Result result(FunctionId f) {
-        return job.field(Fields.result(f)).map(Result::valueOf).orElse(Result.OPEN);
+        return state().get(new Entry.ResultGiven(f)).orElse(Result.OPEN);
     }
 
     /** What the customer said must stay; of the usual musts that the car has, those that nobody said may go. */
     boolean mustStay(FunctionId f) {
-        Optional<String> wish = job.field(Fields.wish(f));
-        return wish.map(Fields.MUST_STAY::equals)
+        return state().get(new Entry.WishMade(f))
+                .map(Entry.Wish.MUST_STAY::equals)
                 .orElseGet(() -> had.contains(f)
                         && catalogue.find(f).filter(Function::must).isPresent());
+    }
+
+    boolean wanted(FunctionId f) {
+        return state().says(new Entry.WishMade(f), Entry.Wish.WANTED);
     }
 
     List<Function> factoryFunctions() {
@@ -123,33 +121,14 @@ record OpenJob(
     }
 
     Set<AudioSign> signsSeen() {
-        return signs().entrySet().stream()
+        return state().signs().entrySet().stream()
                 .filter(Map.Entry::getValue)
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
     }
 
-    /** Signs that were looked for, and whether they were there. */
-    Map<AudioSign, Boolean> signs() {
-        return signs(job);
-    }
-
-    static Map<AudioSign, Boolean> signs(Job job) {
-        Map<AudioSign, Boolean> signs = new EnumMap<>(AudioSign.class);
-        for (AudioSign s : AudioSign.values())
-            job.field(Fields.sign(s)).ifPresent(v -> signs.put(s, v.equals(Fields.SEEN)));
-        return signs;
-    }
-
-    /** What was seen of the car that tells look-alikes apart. */
-    static WhichSystem.Seen seen(Job job, Optional<Integer> year) {
-        Map<Trait, String> traits = new EnumMap<>(Trait.class);
-        for (Trait t : Trait.values()) job.field(Fields.trait(t)).ifPresent(v -> traits.put(t, v));
-        return new WhichSystem.Seen(signs(job), traits, year);
-    }
-
     Optional<AudioSign.Verdict> audio() {
-        return vehicle.map(v -> WhichSystem.verdict(signs(), v.amplified()));
+        return vehicle.map(v -> WhichSystem.verdict(state().signs(), v.amplified()));
     }
 
     List<JointRow> joints() {
@@ -159,110 +138,13 @@ record OpenJob(
     Set<String> jointsDone() {
         return joints().stream()
                 .map(j -> j.id())
-                .filter(id -> done(Fields.joint(id)))
+                .filter(id -> has(new Entry.JointMade(id)))
                 .map(Object::toString)
                 .collect(Collectors.toSet());
     }
 
-    /** How this job's joints are made. */
     Ways ways() {
-        return ways(job);
-    }
-
-    static Ways ways(Job job) {
-        Map<JointId, JointKind> kinds = new HashMap<>();
-        Map<JointId, Extension> extended = new HashMap<>();
-        Set<TerminalId> folded = new HashSet<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.KINDS))
-                JointKind.find(value).ifPresent(k -> JointId.read(field.substring(Fields.KINDS.length()))
-                        .ifPresent(j -> kinds.put(j, k)));
-            if (field.startsWith(Fields.EXTENDS))
-                Extension.read(value).ifPresent(e -> JointId.read(field.substring(Fields.EXTENDS.length()))
-                        .ifPresent(j -> extended.put(j, e)));
-            if (field.startsWith(Fields.FOLDS)) folded.add(Fields.terminal(field.substring(Fields.FOLDS.length())));
-        });
-        return new Ways(job.field(Fields.SCHOOL).flatMap(JointKind::find), kinds, folded, extended);
-    }
-
-    /** Values that were decided for devices of the kit. */
-    static Map<SettingId, String> settings(Job job) {
-        Map<SettingId, String> settings = new HashMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.SETTINGS))
-                Fields.settingId(field.substring(Fields.SETTINGS.length())).ifPresent(id -> settings.put(id, value));
-        });
-        return settings;
-    }
-
-    /** What serves instead of what nothing gives, where a person chose it. */
-    static Map<LeadRole, Optional<LeadRole>> instead(Job job) {
-        Map<LeadRole, Optional<LeadRole>> instead = new HashMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.INSTEAD))
-                LeadRole.find(field.substring(Fields.INSTEAD.length()))
-                        .ifPresent(wanted -> instead.put(wanted, LeadRole.find(value)));
-        });
-        return instead;
-    }
-
-    /** What of the kit is not bought, and what is bought beside what it needs. */
-    static KitDecisions decisions(Job job) {
-        Map<KitNeed, Filling> by = new EnumMap<>(KitNeed.class);
-        for (KitNeed need : KitNeed.values())
-            job.field(Fields.need(need))
-                    .flatMap(Filling.By::find)
-                    .ifPresent(way -> by.put(
-                            need,
-                            new Filling(
-                                    way,
-                                    job.field(Fields.needMinutes(need))
-                                            .map(m -> Fields.minutes(Fields.needMinutes(need), m)),
-                                    job.field(Fields.needMaterial(need))
-                                            .map(m -> Fields.cents(Fields.needMaterial(need), m)))));
-        Set<PartKind> also = job.fields().keySet().stream()
-                .filter(f -> f.startsWith(Fields.ALSO))
-                .flatMap(f -> PartKind.find(f.substring(Fields.ALSO.length())).stream())
-                .collect(Collectors.toSet());
-        return new KitDecisions(by, also);
-    }
-
-    /** Parts of the library that are at hand already, by their sheets' ids. */
-    static Set<String> owned(Job job) {
-        return uses(job).entrySet().stream()
-                .filter(u -> u.getValue().use() == Use.OWN)
-                .map(Map.Entry::getKey)
-                .collect(Collectors.toSet());
-    }
-
-    /** How parts are used where they are not simply fitted. */
-    static Map<String, PartUse> uses(Job job) {
-        Map<String, PartUse> uses = new HashMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.USES))
-                uses.merge(
-                        field.substring(Fields.USES.length()),
-                        PartUse.of(Use.valueOf(value.toUpperCase(Locale.ROOT))),
-                        (slotted, use) -> new PartUse(use.use(), slotted.slot(), slotted.ends()));
-            if (field.startsWith(Fields.SLOTS))
-                uses.merge(
-                        field.substring(Fields.SLOTS.length()),
-                        PartUse.FITTED.in(value),
-                        (used, slot) -> used.in(value));
-        });
-        return uses;
-    }
-
-    /** Leads that are joined otherwise than by their roles. */
-    static Moves moves(Job job) {
-        Map<TerminalId, Optional<LeadRole>> moves = new HashMap<>();
-        job.fields().forEach((field, value) -> {
-            if (field.startsWith(Fields.MOVES))
-                moves.put(
-                        Fields.terminal(field.substring(Fields.MOVES.length())),
-                        value.equals(Fields.UNUSED) ? Optional.empty() : LeadRole.find(value));
-        });
-        return new Moves(moves);
+        return state().ways();
     }
 
     Sizing sizing() {
@@ -274,15 +156,14 @@ record OpenJob(
                 .orElse(new Materials(List.of()));
     }
 
-    boolean readBack(JointRow row, String answer) {
-        return job.field(Fields.readBack(row.id())).filter(answer::equals).isPresent();
+    boolean readBack(JointRow row, Entry.Agreement answer) {
+        return state().says(new Entry.ReadBack(row.id()), answer);
     }
 
     List<Measured> measured() {
         return joints().stream()
                 .flatMap(j -> j.readings().stream()
-                        .map(r ->
-                                new Measured(j, r, job.field(Fields.reading(r)).map(v -> Fields.volts("reading", v)))))
+                        .map(r -> new Measured(j, r, state().get(new Entry.ReadingTaken(r.at(), r.state())))))
                 .toList();
     }
 

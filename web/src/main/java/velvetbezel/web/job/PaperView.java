@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import velvetbezel.drawing.HarnessDrawing;
+import velvetbezel.job.Design;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.worksheet.Before;
 import velvetbezel.worksheet.JointRow;

@@ -1,24 +1,43 @@
 package velvetbezel.web.job;
 
-import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import velvetbezel.function.FunctionId;
 import velvetbezel.harness.Recipe;
-import velvetbezel.sheet.AudioSign;
+import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.sheet.Trait;
+import velvetbezel.store.JobCodec;
 
 /** How fields of a job and changes to them are told in the log. */
 final class Phrases {
     private static final int SHORT = 60;
     private static final Pattern POSITION = Pattern.compile("plugs\\[(.+)]\\.positions\\[position (.+)]\\.(\\w+)");
+    private static final Map<Class<?>, String> WORDS = Map.ofEntries(
+            Map.entry(Entry.WishMade.class, "Wish, "),
+            Map.entry(Entry.BaselineTaken.class, "Baseline, "),
+            Map.entry(Entry.ResultGiven.class, "Final test, "),
+            Map.entry(Entry.ResultNoted.class, "Reading or note, "),
+            Map.entry(Entry.JointKindChosen.class, "Kind of "),
+            Map.entry(Entry.JointExtended.class, "Piece of lead in "),
+            Map.entry(Entry.LeadFolded.class, "Folded back, "),
+            Map.entry(Entry.LeadMoved.class, "Joined otherwise, "),
+            Map.entry(Entry.SettingChoice.class, "Setting, "),
+            Map.entry(Entry.SettingMade.class, "Set, "),
+            Map.entry(Entry.SubstituteChoice.class, "Instead of "),
+            Map.entry(Entry.PartUsed.class, "Use of "),
+            Map.entry(Entry.NeedMinutes.class, "Minutes for the "),
+            Map.entry(Entry.NeedMaterial.class, "Material of the "),
+            Map.entry(Entry.PartSlotted.class, "Place of "),
+            Map.entry(Entry.JointNoted.class, "Note at "),
+            Map.entry(Entry.JointToUndo.class, "To take apart, "),
+            Map.entry(Entry.ReadBack.class, "Read back, "),
+            Map.entry(Entry.CapMade.class, "Cap on "));
     private final OpenJob open;
 
     Phrases(OpenJob open) {
@@ -26,17 +45,21 @@ final class Phrases {
     }
 
     /** One change by name; several as their names. Kit and vehicle are told as they stand after the change. */
-    String changes(Map<String, Optional<String>> changes) {
-        Map<String, Optional<String>> told = new TreeMap<>(changes);
-        if (told.containsKey(Fields.RADIO) || told.containsKey(Fields.PARTS))
+    String changes(List<? extends Change<?>> changes) {
+        if (speaksOf(changes, Entry.RadioChosen.class) || speaksOf(changes, Entry.PartsChosen.class))
             return "Chose the kit: "
                     + open.design().map(d -> kit(d.installation().recipe())).orElse("none");
-        if (told.containsKey(Fields.VEHICLE))
+        if (speaksOf(changes, Entry.VehicleChosen.class))
             return "Chose the vehicle: " + open.vehicle().map(Sheet::name).orElse("none");
-        return told.entrySet().stream()
-                .map(e -> field(e.getKey()) + ": "
-                        + e.getValue().map(Phrases::value).orElse("taken back"))
+        return changes.stream()
+                .sorted(Comparator.comparing(c -> JobCodec.key(c.entry())))
+                .map(c -> entry(c.entry()) + ": "
+                        + JobCodec.text(c).map(Phrases::value).orElse("taken back"))
                 .collect(Collectors.joining("; "));
+    }
+
+    private static boolean speaksOf(List<? extends Change<?>> changes, Class<?> kind) {
+        return changes.stream().anyMatch(c -> kind.isInstance(c.entry()));
     }
 
     private static String kit(Recipe recipe) {
@@ -52,53 +75,26 @@ final class Phrases {
         return words.length() <= SHORT ? words : words.substring(0, SHORT) + " …";
     }
 
-    String field(String field) {
-        int slash = field.indexOf('/');
-        if (slash < 0)
-            return Words.sentence(
-                    field.equals(Fields.VIN)
-                            ? "VIN"
-                            : field.equals(Fields.SERIAL)
-                                    ? "serial number of the radio"
-                                    : field.equals(Fields.SCHOOL) ? "joints of this job" : field);
-        String rest = field.substring(slash + 1);
-        return switch (field.substring(0, slash)) {
-            case "sign" -> "Seen, "
-                    + Arrays.stream(AudioSign.values())
-                            .filter(s -> s.id().equals(rest))
-                            .map(AudioSign::text)
-                            .findFirst()
-                            .orElse(rest);
-            case "trait" -> Trait.find(rest).map(Trait::text).orElse(rest);
-            case "as built" -> "Changed by a former owner, position " + rest.replace("/", " ");
-            case "wish" -> "Wish, " + function(rest);
-            case "baseline" -> "Baseline, " + function(rest);
-            case "result" -> "Final test, " + function(rest);
-            case "result note" -> "Reading or note, " + function(rest);
-            case "joint" -> Words.sentence(rest);
-            case "joint kind" -> "Kind of " + rest;
-            case "extend" -> "Piece of lead in " + rest;
-            case "fold" -> "Folded back, " + rest;
-            case "move" -> "Joined otherwise, " + rest;
-            case "setting" -> "Setting, " + rest;
-            case "set" -> "Set, " + rest;
-            case "instead" -> "Instead of " + rest;
-            case "use" -> "Use of " + rest;
-            case "need" -> Words.sentence(rest) + ", not bought";
-            case "also" -> Words.sentence(rest) + " in every kit";
-            case "need minutes" -> "Minutes for the " + rest;
-            case "need material" -> "Material of the " + rest;
-            case "slot" -> "Place of " + rest;
-            case "joint note" -> "Note at " + rest;
-            case "undo" -> "To take apart, " + rest;
-            case "read back" -> "Read back, " + rest;
-            case "cap" -> "Cap on " + rest;
-            case "reading" -> "Measured at " + rest.replace("/", ", ");
-            case "goods" -> "Goods-in, " + GoodsInView.name(open, rest.substring(0, rest.indexOf('/'))) + ", "
-                    + rest.substring(rest.indexOf('/') + 1);
-            case "settled" -> "Settled on this car, " + place(rest.substring(rest.indexOf('/') + 1));
-            default -> field;
-        };
+    /** What an entry speaks of. */
+    String entry(Entry<?> entry) {
+        String key = JobCodec.key(entry);
+        String rest = key.substring(key.indexOf('/') + 1);
+        if (entry instanceof Entry.VinRead) return "VIN";
+        if (entry instanceof Entry.SerialNoted) return "Serial number of the radio";
+        if (entry instanceof Entry.SchoolChosen) return "Joints of this job";
+        if (entry instanceof Entry.SignSeen e) return "Seen, " + e.sign().text();
+        if (entry instanceof Entry.TraitSeen e) return e.trait().text();
+        if (entry instanceof Entry.PositionAltered e)
+            return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
+        if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
+        if (entry instanceof Entry.PartWanted) return Words.sentence(rest) + " in every kit";
+        if (entry instanceof Entry.NeedFilled) return Words.sentence(rest) + ", not bought";
+        if (entry instanceof Entry.ReadingTaken e) return "Measured at %s, %s".formatted(e.at(), e.state());
+        if (entry instanceof Entry.PartCheckedIn e)
+            return "Goods-in, %s, %s".formatted(GoodsInView.name(open, e.sheet()), e.check());
+        if (entry instanceof Entry.FactSettled e)
+            return "Settled on this car, " + place(e.fact().path());
+        return WORDS.containsKey(entry.getClass()) ? WORDS.get(entry.getClass()) + rest : Words.sentence(rest);
     }
 
     /** A path of a sheet as people say it: "position A8, colour". */
@@ -107,9 +103,5 @@ final class Phrases {
         if (!at.matches()) return path.replaceAll("[\\[\\].]+", " ");
         String plug = at.group(1);
         return "position %s%s, %s".formatted(plug.length() == 1 ? plug : plug + " ", at.group(2), at.group(3));
-    }
-
-    private String function(String id) {
-        return open.functionName(new FunctionId(id));
     }
 }

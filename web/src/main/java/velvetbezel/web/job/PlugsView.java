@@ -62,9 +62,7 @@ final class PlugsView {
     }
 
     private static boolean wanted(OpenJob open, FunctionId f) {
-        return open.had().contains(f)
-                || open.mustStay(f)
-                || open.value(Fields.wish(f)).equals(Fields.WANTED);
+        return open.had().contains(f) || open.mustStay(f) || open.wanted(f);
     }
 
     private static boolean works(OpenJob open, FunctionId f) {

@@ -24,7 +24,7 @@ class Prices {
 
     /** For a job: what is at hand costs it nothing. */
     Market of(OpenJob open, Stream<? extends Sheet> sheets) {
-        return of(sheets.map(Sheet::id).toList()).owning(OpenJob.owned(open.job()));
+        return of(sheets.map(Sheet::id).toList()).owning(open.state().owned());
     }
 
     /** Prices and days of some sheets; what is in stock is there at once. */

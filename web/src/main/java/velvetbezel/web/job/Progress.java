@@ -6,6 +6,8 @@ import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.drawing.LoomDrawing.State;
 import velvetbezel.function.Outcome;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
@@ -27,7 +29,7 @@ record Progress(State state, String note) {
             case MATCH -> match(open);
             case WIRE -> wire(open);
             case PROVE -> prove(open);
-            case HAND_OVER -> open.done(Fields.HANDED_OVER)
+            case HAND_OVER -> open.has(new Entry.HandedOver())
                     ? new Progress(State.SETTLED, "done")
                     : new Progress(State.OPEN, "");
         };
@@ -70,14 +72,14 @@ record Progress(State state, String note) {
         int all = open.joints().size();
         int joined = open.jointsDone().size();
         boolean wrong = !open.design().get().misfed().isEmpty()
-                || open.job().fields().keySet().stream().anyMatch(f -> f.startsWith(Fields.UNDO))
+                || !open.state().all(Entry.JointToUndo.class).isEmpty()
                 || open.measured().stream().anyMatch(OpenJob.Measured::differs)
-                || open.joints().stream().anyMatch(j -> open.readBack(j, Fields.DIFFERS));
+                || open.joints().stream().anyMatch(j -> open.readBack(j, Entry.Agreement.DIFFERS));
         boolean settled = joined == all
-                && open.joints().stream().allMatch(j -> open.readBack(j, Fields.AGREES))
+                && open.joints().stream().allMatch(j -> open.readBack(j, Entry.Agreement.AGREES))
                 && open.measured().stream().allMatch(OpenJob.Measured::agrees)
                 && open.design().get().worksheet().caps().stream()
-                        .allMatch(c -> open.done(Fields.cap(c.lead().id())))
+                        .allMatch(c -> open.has(new Entry.CapMade(c.lead().id())))
                 && SetUpView.of(open).stream().allMatch(SetUpView.Line::set);
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
         return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);

@@ -1,11 +1,14 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
+import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.CommonCause;
@@ -167,10 +170,10 @@ public record ProveView(
                 check.expected(),
                 before(open, t, " at arrival"),
                 suspect,
-                Fields.result(check.function().id()),
+                key(new Entry.ResultGiven(check.function().id())),
                 t.result().name(),
-                Fields.resultNote(check.function().id()),
-                open.value(Fields.resultNote(check.function().id())),
+                key(new Entry.ResultNoted(check.function().id())),
+                open.text(new Entry.ResultNoted(check.function().id())),
                 check.outcome() instanceof Outcome.Unknown);
     }
 
@@ -200,7 +203,9 @@ public record ProveView(
                 t.check().outcome().word(),
                 mark(t.verdict()),
                 t.verdict().text(),
-                open.job().field(Fields.resultNote(t.check().function().id())).orElse(""),
+                open.state()
+                        .get(new Entry.ResultNoted(t.check().function().id()))
+                        .orElse(""),
                 current);
     }
 }

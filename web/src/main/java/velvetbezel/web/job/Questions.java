@@ -1,5 +1,7 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -10,6 +12,8 @@ import java.util.stream.Collectors;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
@@ -92,7 +96,7 @@ final class Questions {
     }
 
     private void vin() {
-        String vin = open.value(Fields.VIN);
+        String vin = open.text(new Entry.VinRead());
         if (vin.isEmpty())
             found.add(Question.go(
                     Mark.OPEN,
@@ -199,7 +203,7 @@ final class Questions {
     }
 
     private static Question doubt(Doubt doubt, Mark mark) {
-        String field = Fields.settled(doubt.field());
+        String field = key(new Entry.FactSettled(doubt.field()));
         boolean wire = doubt.field().path().endsWith(".wired");
         List<String> choices = wire ? List.of("there", "not there") : doubt.values();
         String text = doubt.claims().isEmpty()
@@ -215,7 +219,7 @@ final class Questions {
 
     private void design(Design design) {
         GoodsIn.of(design.installation()).stream()
-                .filter(c -> open.value(Fields.goods(c)).equals(Fields.DIFFERS))
+                .filter(c -> GoodsInView.differs(open, c))
                 .forEach(c -> found.add(Question.go(
                         Mark.WRONG,
                         "Came otherwise: " + GoodsInView.name(open, c.sheet()),
@@ -302,13 +306,13 @@ final class Questions {
                     "Set and tick",
                     open.path(Station.WIRE) + "#set-up"));
         open.joints().stream()
-                .filter(j -> open.readBack(j, Fields.DIFFERS))
+                .filter(j -> open.readBack(j, Entry.Agreement.DIFFERS))
                 .forEach(j -> found.add(Question.go(
                         Mark.WRONG,
                         "The %s differs on reading back".formatted(j.id().label()),
                         "Open it and join it again.",
                         "See the worksheet",
-                        open.path(Station.WIRE) + "#" + Ids.of(Fields.joint(j.id())))));
+                        open.path(Station.WIRE) + "#" + Ids.of(new Entry.JointMade(j.id())))));
         open.tried().stream()
                 .filter(t -> t.verdict().kind() == Verdict.Kind.WRONG)
                 .forEach(t -> found.add(Question.go(

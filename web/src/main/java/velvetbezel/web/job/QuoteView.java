@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
+import velvetbezel.job.Entry;
 import velvetbezel.match.Kit;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.worksheet.Materials;
@@ -66,7 +67,7 @@ public record QuoteView(
         return new QuoteView(
                 open.job().number(),
                 open.job().title(),
-                open.value(Fields.CUSTOMER),
+                open.text(new Entry.CustomerNamed()),
                 open.vehicle().map(Sheet::name).orElse(""),
                 DAY.format(today),
                 DAY.format(today.plusDays(tariff.validDays())),

@@ -1,5 +1,7 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +9,8 @@ import java.util.TreeMap;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.SettingId;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.Choice;
 
 /** What is set up on the devices of a kit, and what works only then. */
@@ -54,19 +58,19 @@ final class SetUpView {
 
     private static Line line(OpenJob open, Instance i, Choice c, List<FunctionId> serves) {
         SettingId id = new SettingId(i.id(), c.name());
-        boolean decided = open.done(Fields.setting(id));
+        boolean decided = open.has(new Entry.SettingChoice(id));
         String value = open.design().orElseThrow().installation().settings().getOrDefault(id.key(), c.start());
         List<String> names = serves.stream().map(open::functionName).toList();
         return new Line(
-                Fields.setting(id),
-                Ids.of(Fields.setting(id)),
+                key(new Entry.SettingChoice(id)),
+                Ids.of(new Entry.SettingChoice(id)),
                 i.device().name(),
                 c.name(),
                 value,
                 c.values(),
                 decided ? "decided" : value.equals(c.start()) ? "as delivered" : "proposed by the rules",
                 names.isEmpty() ? "No function can tell." : "Without it: no " + Words.list(Words.together(names)) + ".",
-                Fields.set(id),
-                open.done(Fields.set(id)));
+                key(new Entry.SettingMade(id)),
+                open.has(new Entry.SettingMade(id)));
     }
 }

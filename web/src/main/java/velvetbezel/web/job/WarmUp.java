@@ -7,6 +7,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
+import velvetbezel.job.Entry;
 import velvetbezel.store.Job;
 import velvetbezel.store.Jobs;
 
@@ -36,7 +37,7 @@ class WarmUp implements ApplicationRunner, DisposableBean {
 
     private void warm(int number) {
         OpenJob open = desk.open(number);
-        if (open.vehicle().isPresent() && !open.done(Fields.HANDED_OVER)) matching.allKits(open);
+        if (open.vehicle().isPresent() && !open.has(new Entry.HandedOver())) matching.allKits(open);
     }
 
     @Override

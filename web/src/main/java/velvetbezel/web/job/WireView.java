@@ -1,5 +1,7 @@
 package velvetbezel.web.job;
 
+import static velvetbezel.store.JobCodec.key;
+
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -16,11 +18,14 @@ import velvetbezel.drawing.HarnessDrawing;
 import velvetbezel.drawing.Shapes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Instance;
+import velvetbezel.job.Design;
+import velvetbezel.job.Entry;
 import velvetbezel.run.ExpectedReading;
 import velvetbezel.sheet.Fact;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Location;
 import velvetbezel.sheet.Provenance;
+import velvetbezel.store.JobCodec;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
 import velvetbezel.worksheet.Before;
@@ -166,7 +171,7 @@ public record WireView(
                 .add(row));
         PlugUps ups = PlugUps.of(design.installation());
         int agreed = (int) design.worksheet().joints().stream()
-                .filter(j -> open.readBack(j, Fields.AGREES))
+                .filter(j -> open.readBack(j, Entry.Agreement.AGREES))
                 .count();
         return new WireView(
                 frame,
@@ -189,7 +194,7 @@ public record WireView(
                 undo(open),
                 Before.of(design.installation(), design.worksheet(), sizing),
                 SCHOOLS,
-                open.value(Fields.SCHOOL),
+                open.text(new Entry.SchoolChosen()),
                 design.overloads().size(),
                 SetUpView.of(open),
                 instead(open, design),
@@ -202,13 +207,13 @@ public record WireView(
     private static List<Instead> instead(OpenJob open, Design design) {
         return design.installation().substitutes().stream()
                 .map(s -> new Instead(
-                        Fields.instead(s.wanted()),
-                        Ids.of(Fields.instead(s.wanted())),
+                        key(new Entry.SubstituteChoice(s.wanted())),
+                        Ids.of(new Entry.SubstituteChoice(s.wanted())),
                         Words.sentence(s.wanted().label()),
-                        s.source().map(LeadRole::label).orElse(Fields.NOT_FED),
-                        Stream.concat(s.sources().stream().map(LeadRole::label), Stream.of(Fields.NOT_FED))
+                        s.source().map(LeadRole::label).orElse(JobCodec.NOT_FED),
+                        Stream.concat(s.sources().stream().map(LeadRole::label), Stream.of(JobCodec.NOT_FED))
                                 .toList(),
-                        open.done(Fields.instead(s.wanted())),
+                        open.has(new Entry.SubstituteChoice(s.wanted())),
                         Words.served(s.wanted(), s.source())))
                 .toList();
     }
@@ -221,10 +226,8 @@ public record WireView(
     }
 
     private static List<Undo> undo(OpenJob open) {
-        return open.job().fields().entrySet().stream()
-                .filter(f -> f.getKey().startsWith(Fields.UNDO))
-                .sorted(Map.Entry.comparingByKey())
-                .map(f -> new Undo(f.getKey(), f.getValue()))
+        return open.state().all(Entry.JointToUndo.class).stream()
+                .map(e -> new Undo(key(e), open.text(e)))
                 .toList();
     }
 
@@ -293,12 +296,13 @@ public record WireView(
         List<Lead> to =
                 leads.stream().filter(l -> l != from).map(WireView::lead).toList();
         String position = from.owner() == Instance.Owner.CAR ? from.place().replaceAll("^main ", "") : "—";
-        String state =
-                open.done(Fields.joint(joint.id())) ? "done" : joint.id().text().equals(next) ? "next" : "open";
+        String state = open.has(new Entry.JointMade(joint.id()))
+                ? "done"
+                : joint.id().text().equals(next) ? "next" : "open";
         return new Row(
                 joint.number(),
-                Fields.joint(joint.id()),
-                Ids.of(Fields.joint(joint.id())),
+                key(new Entry.JointMade(joint.id())),
+                Ids.of(new Entry.JointMade(joint.id())),
                 joint.id().name(),
                 lead(from),
                 position,
@@ -312,11 +316,11 @@ public record WireView(
                         .map(m -> measure(open, m))
                         .toList(),
                 state,
-                Fields.readBack(joint.id()),
-                open.value(Fields.readBack(joint.id())),
+                key(new Entry.ReadBack(joint.id())),
+                open.text(new Entry.ReadBack(joint.id())),
                 MakingWords.of(joint, sizing.of(joint)),
                 JointView.here(open, joint.id().name()),
-                open.value(Fields.jointNote(joint.id())),
+                open.text(new Entry.JointNoted(joint.id())),
                 joint.expected().stream()
                         .map(ExpectedReading::words)
                         .collect(Collectors.collectingAndThen(
@@ -360,23 +364,24 @@ public record WireView(
     }
 
     static Measure measure(OpenJob open, OpenJob.Measured m) {
-        String field = Fields.reading(m.reading());
+        Entry.ReadingTaken entry =
+                new Entry.ReadingTaken(m.reading().at(), m.reading().state());
         return new Measure(
-                field,
-                Ids.of(field),
+                key(entry),
+                Ids.of(entry),
                 "%s, %s".formatted(m.reading().place(), m.reading().state()),
                 Words.expected(m.reading()),
-                open.value(field),
+                open.text(entry),
                 m.volts().isEmpty() ? Question.Mark.OPEN : m.agrees() ? Question.Mark.SETTLED : Question.Mark.WRONG,
                 m.volts().isEmpty() ? "to measure" : m.agrees() ? "agrees" : "does not agree");
     }
 
     static CapLine cap(OpenJob open, CapRow cap) {
-        String field = Fields.cap(cap.lead().id());
+        Entry.CapMade entry = new Entry.CapMade(cap.lead().id());
         boolean live = cap.carries().value() > 1;
         return new CapLine(
-                field,
-                Ids.of(field),
+                key(entry),
+                Ids.of(entry),
                 new Lead(
                         lead(cap.lead()).wire,
                         cap.lead().colourWords(),
@@ -388,7 +393,7 @@ public record WireView(
                                 .formatted(Words.volts(cap.carries().value()))
                         : "",
                 live,
-                open.done(field),
+                open.has(entry),
                 open.sizing()
                                 .endCap(cap.lead())
                                 .map(s -> s.startsWith("none") ? s : "cap, " + s)

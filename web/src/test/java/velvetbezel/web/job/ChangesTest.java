@@ -13,16 +13,21 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import velvetbezel.Demo;
+import velvetbezel.job.Change;
+import velvetbezel.job.JobState;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.StandardTables;
@@ -58,16 +63,19 @@ class ChangesTest {
                 "RIGHT",
                 "note",
                 "keep me"));
-        when(jobs.find(anyInt())).thenAnswer(call -> Optional.of(new Job(new UUID(0, 1), 214, "Minibus", 7, fields)));
+        when(jobs.find(anyInt()))
+                .thenAnswer(call -> Optional.of(
+                        new Job(new UUID(0, 1), 214, "Minibus", 7, JobState.EMPTY.with(JobCodec.changes(fields)))));
         when(jobs.undoable(any())).thenReturn(Optional.empty());
         changes = new Changes(new Desk(jobs, library), jobs, warmUp);
     }
 
+    /** By key; an entry that is taken away has no text. */
     private Map<String, Optional<String>> written() {
         @SuppressWarnings("unchecked")
-        ArgumentCaptor<Map<String, Optional<String>>> written = ArgumentCaptor.forClass(Map.class);
+        ArgumentCaptor<List<Change<?>>> written = ArgumentCaptor.forClass(List.class);
         verify(jobs).change(any(), anyString(), anyString(), anyLong(), written.capture());
-        return written.getValue();
+        return written.getValue().stream().collect(Collectors.toMap(c -> JobCodec.key(c.entry()), JobCodec::text));
     }
 
     @Test

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import velvetbezel.match.Matched;
 import velvetbezel.store.Job;
+import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.web.TestApp;
 
@@ -24,7 +25,7 @@ class MatchingTest {
                 .create(
                         "Stopped",
                         "Ines Hallam",
-                        Map.of("vehicle", "corrick-ferryman-2006", "as built/A/6", "no wire"));
+                        JobCodec.changes(Map.of("vehicle", "corrick-ferryman-2006", "as built/A/6", "no wire")));
         OpenJob open = TestApp.bean(Desk.class).open(job.number());
         matching.stop(open);
         Matching.Answer stopped = matching.kits(open);

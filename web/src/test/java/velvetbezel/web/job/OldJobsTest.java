@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import velvetbezel.store.JobCodec;
 import velvetbezel.web.Site;
 import velvetbezel.web.TestApp;
 
@@ -52,7 +53,7 @@ class OldJobsTest {
                 .getResourceAsStream("/old-jobs/" + name + ".zip")
                 .readAllBytes();
         OpenJob open = app.getBean(Desk.class).open(taken(zip));
-        assertEquals(fields(zip), new TreeMap<>(open.job().fields()));
+        assertEquals(fields(zip), JobCodec.texts(open.state()));
         assertEquals(
                 ticked(open, "joint/"),
                 open.joints().stream().map(j -> j.id().toString()).collect(Collectors.toCollection(TreeSet::new)));
@@ -76,7 +77,7 @@ class OldJobsTest {
     }
 
     private static Set<String> ticked(OpenJob open, String kind) {
-        return open.job().fields().keySet().stream()
+        return JobCodec.texts(open.state()).keySet().stream()
                 .filter(f -> f.startsWith(kind))
                 .map(f -> f.substring(kind.length()))
                 .collect(Collectors.toCollection(TreeSet::new));

@@ -1,4 +1,4 @@
-package velvetbezel.web.job;
+package velvetbezel.job;
 
 import java.util.List;
 import java.util.Map;
@@ -17,7 +17,7 @@ import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /** A chosen kit in its car, with everything that is computed from it. */
-record Design(
+public record Design(
         Installation installation,
         Map<FunctionId, Outcome> outcomes,
         Worksheet worksheet,
@@ -25,7 +25,7 @@ record Design(
         List<Load> loads,
         List<Fault> misfed) {
     /** @param ways of which only the extensions matter here */
-    static Design of(Installation factory, Installation built, Catalogue catalogue, Tables tables, Ways ways) {
+    public static Design of(Installation factory, Installation built, Catalogue catalogue, Tables tables, Ways ways) {
         Installation installation = ways.applied(built);
         Map<FunctionId, Outcome> outcomes = Outcomes.compare(factory, installation, catalogue);
         Worksheet worksheet = Worksheet.of(installation);
@@ -39,7 +39,7 @@ record Design(
     }
 
     /** Loads that are more than what bears them. */
-    List<Load> overloads() {
+    public List<Load> overloads() {
         return loads.stream().filter(l -> l.verdict().wrong()).toList();
     }
 }

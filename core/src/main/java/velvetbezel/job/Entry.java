@@ -1,0 +1,164 @@
+package velvetbezel.job;
+
+import java.util.List;
+import java.util.Optional;
+import velvetbezel.function.FunctionId;
+import velvetbezel.harness.JointId;
+import velvetbezel.harness.SettingId;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.harness.Use;
+import velvetbezel.match.Filling;
+import velvetbezel.match.KitNeed;
+import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Result;
+import velvetbezel.sheet.AudioSign;
+import velvetbezel.sheet.FieldRef;
+import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.PartKind;
+import velvetbezel.sheet.Trait;
+import velvetbezel.sheet.Vin;
+import velvetbezel.units.Volts;
+import velvetbezel.worksheet.Extension;
+import velvetbezel.worksheet.JointKind;
+
+/**
+ * One thing that a job may say, and which a change sets or takes away. Two entries are the same where they speak of the
+ * same thing: this joint, that function.
+ *
+ * @param <V> what is said of it
+ */
+public sealed interface Entry<V> {
+    /** What is built from the job is another with it: its kit, its worksheet, its loads. */
+    sealed interface Rewires {}
+
+    /** The car itself, or what is bought for it, is another with it: kits have to be worked out anew. */
+    sealed interface Rebuilds extends Rewires {}
+
+    /** It speaks of a function of the catalogue. */
+    sealed interface OfFunction {
+        FunctionId function();
+    }
+
+    // --- the car and whose it is
+
+    record VinRead() implements Entry<Vin> {}
+
+    /** Id of its sheet. */
+    record VehicleChosen() implements Entry<String>, Rewires {}
+
+    record CustomerNamed() implements Entry<String> {}
+
+    record NoteWritten() implements Entry<String> {}
+
+    /** Whether a sign of an amplified system is there. */
+    record SignSeen(AudioSign sign) implements Entry<Boolean> {}
+
+    /** What was seen of the car that tells it from look-alikes. */
+    record TraitSeen(Trait trait) implements Entry<String> {}
+
+    /** What a former owner left at a position: a role, or {@link velvetbezel.sheet.AsBuilt#NO_WIRE}. */
+    record PositionAltered(String plug, String position) implements Entry<String>, Rebuilds {}
+
+    /** A fact measured on this car. */
+    record FactSettled(FieldRef fact) implements Entry<String>, Rebuilds {}
+
+    // --- what is wished and what was there
+
+    record BaselineTaken(FunctionId function) implements Entry<Baseline>, OfFunction {}
+
+    record WishMade(FunctionId function) implements Entry<Wish>, OfFunction {}
+
+    /** Hundredths of the workshop's currency. */
+    record BudgetSet() implements Entry<Long> {}
+
+    // --- the kit
+
+    /** Id of its sheet. */
+    record RadioChosen() implements Entry<String>, Rewires {}
+
+    /** Ids of their sheets; one that is used twice comes twice. */
+    record PartsChosen() implements Entry<List<String>>, Rewires {}
+
+    record NeedFilled(KitNeed need) implements Entry<Filling.By>, Rebuilds {}
+
+    record NeedMinutes(KitNeed need) implements Entry<Integer>, Rebuilds {}
+
+    /** Hundredths of the workshop's currency. */
+    record NeedMaterial(KitNeed need) implements Entry<Long>, Rebuilds {}
+
+    /** A kind of part that every kit is to have. */
+    record PartWanted(PartKind kind) implements Entry<Done>, Rebuilds {}
+
+    record PartUsed(String sheet) implements Entry<Use>, Rewires {}
+
+    /** Front or rear of a pair. */
+    record PartSlotted(String sheet) implements Entry<String>, Rewires {}
+
+    record SettingChoice(SettingId setting) implements Entry<String>, Rewires {}
+
+    /** What serves where nothing gives what is wanted; empty: it is not fed. */
+    record SubstituteChoice(LeadRole wanted) implements Entry<Optional<LeadRole>>, Rewires {}
+
+    // --- the parts come in
+
+    record SerialNoted() implements Entry<String> {}
+
+    record PartCheckedIn(String sheet, String check) implements Entry<Agreement> {}
+
+    // --- the bench
+
+    /** How the joints of this job are made. */
+    record SchoolChosen() implements Entry<JointKind> {}
+
+    record JointKindChosen(JointId joint) implements Entry<JointKind> {}
+
+    record JointExtended(JointId joint) implements Entry<Extension>, Rewires {}
+
+    record LeadFolded(TerminalId lead) implements Entry<Done> {}
+
+    /** The role it is joined by; empty: it is not used. */
+    record LeadMoved(TerminalId lead) implements Entry<Optional<LeadRole>>, Rewires {}
+
+    record SettingMade(SettingId setting) implements Entry<Done> {}
+
+    record JointMade(JointId joint) implements Entry<Done> {}
+
+    record JointNoted(JointId joint) implements Entry<String> {}
+
+    /** A joint of an earlier kit that is still in the harness: what it was. */
+    record JointToUndo(JointId joint) implements Entry<String> {}
+
+    record CapMade(TerminalId lead) implements Entry<Done> {}
+
+    record ReadBack(JointId joint) implements Entry<Agreement> {}
+
+    /** @param state what is done to the car, in words */
+    record ReadingTaken(TerminalId at, String state) implements Entry<Volts> {}
+
+    // --- the car again
+
+    record ResultGiven(FunctionId function) implements Entry<Result>, OfFunction {}
+
+    record ResultNoted(FunctionId function) implements Entry<String>, OfFunction {}
+
+    record HandedOver() implements Entry<Done> {}
+
+    /** What a tick says. */
+    enum Done {
+        DONE
+    }
+
+    /** What comparing showed. */
+    enum Agreement {
+        AGREES,
+        DIFFERS
+    }
+
+    /** What the customer said of a function. */
+    enum Wish {
+        MUST_STAY,
+        WANTED,
+        /** He can do without, although it usually must stay. */
+        MAY_GO
+    }
+}
