@@ -43,6 +43,11 @@ public sealed interface Outcome {
     /** Neither the factory installation nor the new one has it. */
     record Absent(Break at) implements Outcome {}
 
+    /** The way it takes; empty for what does not work or is not known. */
+    default List<Hop> path() {
+        return List.of();
+    }
+
     /** Settings without which it would not work; none for what does not work or is not known. */
     default List<SettingId> once() {
         return List.of();

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import velvetbezel.function.FunctionId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Reading;
@@ -71,20 +73,13 @@ public final class Consequences {
                 .collect(Collectors.toSet());
     }
 
+    /** Of another kit every result falls; of this one those that the change can touch. */
     private void results() {
-        if (was.map(Consequences::wiring).equals(is.map(Consequences::wiring))) return;
-        before.all(Entry.ResultGiven.class).forEach(this::falls);
-        before.all(Entry.ResultNoted.class).forEach(this::falls);
-    }
-
-    /** What a final test rests on: the devices and their conductors. A colour is not among it. */
-    private static List<Object> wiring(Design d) {
-        return List.of(
-                d.installation().instances().stream()
-                        .map(i -> i.id() + "/" + i.sheet())
-                        .toList(),
-                d.installation().settings(),
-                d.installation().conductors());
+        Predicate<FunctionId> touched = was.isPresent() && is.isPresent()
+                ? new Touched(was.get(), is.get())::has
+                : f -> was.isPresent() || is.isPresent();
+        for (Entry.ResultGiven e : before.all(Entry.ResultGiven.class)) if (touched.test(e.function())) falls(e);
+        for (Entry.ResultNoted e : before.all(Entry.ResultNoted.class)) if (touched.test(e.function())) falls(e);
     }
 
     private void falls(Entry<?> entry) {

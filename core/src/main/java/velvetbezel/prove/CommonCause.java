@@ -59,7 +59,7 @@ public final class CommonCause {
 
     /** Joints, plugs and devices on a function's way. */
     private Set<String> on(FunctionId f) {
-        return TestPlan.path(outcomes.get(f)).stream()
+        return outcomes.get(f).path().stream()
                 .flatMap(hop -> thing(hop).stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }

@@ -35,7 +35,7 @@ public record TestPlan(List<Check> checks) {
         Map<FunctionId, Set<JointId>> used = new LinkedHashMap<>();
         Map<JointId, Integer> users = new HashMap<>();
         outcomes.forEach((id, outcome) -> {
-            Set<JointId> joints = joints(installation, path(outcome));
+            Set<JointId> joints = joints(installation, outcome.path());
             used.put(id, joints);
             joints.forEach(j -> users.merge(j, 1, Integer::sum));
         });
@@ -70,12 +70,6 @@ public record TestPlan(List<Check> checks) {
         return outcome.once().stream()
                 .map(id -> SetUp.words(installation, id))
                 .collect(Collectors.joining("; ", " Set up first: ", "."));
-    }
-
-    static List<Hop> path(Outcome outcome) {
-        if (outcome instanceof Outcome.Kept kept) return kept.path();
-        if (outcome instanceof Outcome.Changed changed) return changed.path();
-        return outcome instanceof Outcome.Gained gained ? gained.path() : List.of();
     }
 
     private static Set<JointId> joints(Installation installation, List<Hop> path) {

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -112,6 +113,83 @@ class ConsequencesTest {
                 after.all(Entry.JointToUndo.class).size());
     }
 
+    private static Design moved(Design of, TerminalId lead) {
+        Recipe recipe = of.installation().recipe().moving(new Moves(Map.of(lead, Optional.empty())));
+        return Design.of(
+                Builder.factory(recipe.vehicle()),
+                Builder.build(recipe),
+                Demo.CATALOGUE,
+                Demo.tables(),
+                JobState.EMPTY.ways());
+    }
+
+    /** Every function tried and right. */
+    private static JobState tried(Design design) {
+        return JobState.EMPTY.with(design.outcomes().keySet().stream()
+                .map(f -> Change.set(new Entry.ResultGiven(f), Result.RIGHT))
+                .toList());
+    }
+
+    private static Set<FunctionId> fallen(Design was, Design is) {
+        return entries(Consequences.of(tried(was), Optional.of(was), Optional.of(is))).stream()
+                .map(e -> ((Entry.ResultGiven) e).function())
+                .collect(Collectors.toSet());
+    }
+
+    private static List<TerminalId> movable(Design design) {
+        return design.worksheet().joints().stream()
+                .flatMap(j -> j.leads().stream())
+                .map(l -> l.id())
+                .filter(id -> id.instance().equals(Builder.RADIO))
+                .toList();
+    }
+
+    /** A speaker lead taken off: that corner, and what is heard from it, are tried again, and little else. */
+    @Test
+    void movedSpeakerLeadTakesTheResultsOfItsCorner() {
+        TerminalId lead = movable(TAIL).stream()
+                .filter(id -> TAIL.installation().terminal(id).role().equals(Optional.of(LeadRole.FRONT_LEFT_PLUS)))
+                .findFirst()
+                .orElseThrow();
+        Set<FunctionId> fallen = fallen(TAIL, moved(TAIL, lead));
+        assertTrue(
+                fallen.containsAll(Set.of(new FunctionId("front left"), new FunctionId("polarity"))), fallen::toString);
+        assertTrue(
+                !fallen.contains(new FunctionId("rear right")) && !fallen.contains(new FunctionId("power")),
+                fallen::toString);
+    }
+
+    @Test
+    void radioFedOtherwiseTakesEveryResult() {
+        TerminalId constant = movable(TAIL).stream()
+                .filter(id -> TAIL.installation().terminal(id).role().equals(Optional.of(LeadRole.CONSTANT)))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(TAIL.outcomes().keySet(), fallen(TAIL, moved(TAIL, constant)));
+    }
+
+    /** Whatever lead is moved: a function that comes out otherwise is always among those to be tried again. */
+    @Test
+    void everyFunctionThatComesOutOtherwiseIsTriedAgain() {
+        Design job = Design.of(
+                Builder.factory(Demo.crossover()),
+                Demo.crossoverJob(),
+                Demo.CATALOGUE,
+                Demo.tables(),
+                JobState.EMPTY.ways());
+        for (Design was : List.of(TAIL, job))
+            for (TerminalId lead : movable(was)) {
+                Design is = moved(was, lead);
+                Set<FunctionId> fallen = fallen(was, is);
+                is.outcomes().forEach((f, o) -> {
+                    if (!o.sameFor(was.outcomes().get(f))) assertTrue(fallen.contains(f), () -> lead + " changes " + f);
+                });
+                System.out.printf(
+                        "%s: %d of %d results fall%n",
+                        lead, fallen.size(), was.outcomes().size());
+            }
+    }
+
     @Test
     void movedLeadTouchesOnlyTheJointsItLeftAndCameTo() {
         TerminalId lead = TAIL.worksheet().joints().stream()
@@ -121,7 +199,7 @@ class ConsequencesTest {
                 .filter(id -> id.instance().equals(Builder.RADIO))
                 .findFirst()
                 .orElseThrow();
-        Recipe moved = TAIL.installation().recipe().moving(new Moves(java.util.Map.of(lead, Optional.empty())));
+        Recipe moved = TAIL.installation().recipe().moving(new Moves(Map.of(lead, Optional.empty())));
         JobState done = allDone(TAIL);
         Set<Entry<?>> touched = entries(Consequences.of(
                 done,
