@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.JSONB;
@@ -84,7 +85,7 @@ public class Jobs {
                     .set(JOB.TITLE, title)
                     .set(JOB.LAST_SEQ, 0L)
                     .execute();
-            append(tx, id, who, "Opened the job", null, texts(says));
+            append(tx, id, Sender.named(who), "Opened the job", null, texts(says));
             return job(tx, tx.selectFrom(JOB).where(JOB.ID.eq(id)).fetchSingle());
         });
     }
@@ -99,21 +100,26 @@ public class Jobs {
      * Changes what a job says.
      *
      * @param seen    the job's seq when the person loaded what is being changed
-     * @return the job's new seq; the old one where nothing differs
+     * @return the job's new seq; the old one where nothing differs; that of the change where it was sent before
      * @throws StaleEdit if somebody else changed one of the entries to something else since
      */
-    public long change(UUID job, String who, String what, long seen, List<? extends Change<?>> changes) {
+    public long change(UUID job, Sender by, String what, long seen, List<? extends Change<?>> changes) {
         return db.transactionResult(t -> {
             DSLContext tx = t.dsl();
             JobRecord row = tx.selectFrom(JOB).where(JOB.ID.eq(job)).forUpdate().fetchSingle();
+            Optional<Long> sentBefore = by.change().flatMap(id -> tx.select(JOB_LOG.SEQ)
+                    .from(JOB_LOG)
+                    .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG.CHANGE_ID.eq(id))
+                    .fetchOptional(JOB_LOG.SEQ));
+            if (sentBefore.isPresent()) return sentBefore.get();
             Map<String, Optional<String>> different = new LinkedHashMap<>();
             texts(changes).forEach((field, value) -> {
                 Optional<String> now = value(tx, job, field);
                 if (now.equals(value)) return;
-                refuseStale(tx, job, field, value, now, seen, who);
+                refuseStale(tx, job, field, value, now, seen, by);
                 different.put(field, value);
             });
-            return different.isEmpty() ? row.getLastSeq() : append(tx, job, who, what, null, different);
+            return different.isEmpty() ? row.getLastSeq() : append(tx, job, by, what, null, different);
         });
     }
 
@@ -124,14 +130,15 @@ public class Jobs {
                 .fetchOptional(JOB_FIELD.VALUE);
     }
 
-    /** The log knows of fields that were taken away too. A person's own earlier change is nothing to be warned of. */
+    /** The log knows of fields that were taken away too. One's own earlier change is nothing to be warned of. */
     private static void refuseStale(
-            DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen, String who) {
+            DSLContext tx, UUID job, String field, Optional<String> mine, Optional<String> now, long seen, Sender by) {
+        Condition another = JOB_LOG.WHO.ne(by.who()).or(JOB_LOG.DEVICE.ne(by.device()));
         tx.select(JOB_LOG.WHO, JOB_LOG.AT)
                 .from(JOB_LOG)
                 .join(JOB_LOG_FIELD)
                 .on(JOB_LOG.JOB_ID.eq(JOB_LOG_FIELD.JOB_ID), JOB_LOG.SEQ.eq(JOB_LOG_FIELD.SEQ))
-                .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen), JOB_LOG.WHO.ne(who))
+                .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG_FIELD.FIELD.eq(field), JOB_LOG.SEQ.gt(seen), another)
                 .orderBy(JOB_LOG.SEQ.desc())
                 .limit(1)
                 .fetchOptional()
@@ -146,7 +153,7 @@ public class Jobs {
     }
 
     private long append(
-            DSLContext tx, UUID job, String who, String what, Long undoOf, Map<String, Optional<String>> changes) {
+            DSLContext tx, UUID job, Sender by, String what, Long undoOf, Map<String, Optional<String>> changes) {
         long seq = tx.update(JOB)
                 .set(JOB.LAST_SEQ, JOB.LAST_SEQ.plus(1))
                 .where(JOB.ID.eq(job))
@@ -157,7 +164,9 @@ public class Jobs {
                 .set(JOB_LOG.JOB_ID, job)
                 .set(JOB_LOG.SEQ, seq)
                 .set(JOB_LOG.AT, OffsetDateTime.now(clock))
-                .set(JOB_LOG.WHO, who)
+                .set(JOB_LOG.WHO, by.who())
+                .set(JOB_LOG.DEVICE, by.device())
+                .set(JOB_LOG.CHANGE_ID, by.change().orElse(null))
                 .set(JOB_LOG.WHAT, what)
                 .set(JOB_LOG.UNDO_OF, undoOf)
                 .execute();
@@ -217,7 +226,7 @@ public class Jobs {
             last.ifPresent(e -> {
                 Map<String, Optional<String>> back = new LinkedHashMap<>();
                 e.changes().forEach(c -> back.put(c.field(), c.before()));
-                append(tx, job, who, "Undid: " + e.what(), e.seq(), back);
+                append(tx, job, Sender.named(who), "Undid: " + e.what(), e.seq(), back);
             });
             return last;
         });

@@ -129,7 +129,8 @@ class JobCodecTest {
     @Test
     void everyFaultOfSeveralIsNamed() {
         InvalidInput refused = assertThrows(
-                InvalidInput.class, () -> JobCodec.changes(Map.of("budget", "a lot", "reading/radio.acc/key off", "warm", "note", "kept")));
+                InvalidInput.class,
+                () -> JobCodec.changes(Map.of("budget", "a lot", "reading/radio.acc/key off", "warm", "note", "kept")));
         assertEquals(2, refused.faults().size());
     }
 

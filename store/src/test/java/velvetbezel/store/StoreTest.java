@@ -251,8 +251,8 @@ class StoreTest {
     @Test
     void changeIsLoggedWithBeforeAndAfter() {
         Job job = open();
-        jobs.change(job.id(), "Ines", "Chose the radio", job.seq(), says("radio", "pebblefen-p2"));
-        jobs.change(job.id(), "Tomas", "Chose another radio", 2, says("radio", "tarnlight-minor"));
+        jobs.change(job.id(), Sender.named("Ines"), "Chose the radio", job.seq(), says("radio", "pebblefen-p2"));
+        jobs.change(job.id(), Sender.named("Tomas"), "Chose another radio", 2, says("radio", "tarnlight-minor"));
         LogEntry last = jobs.log(job.id()).get(0);
         assertEquals("Tomas", last.who());
         assertEquals(
@@ -263,8 +263,8 @@ class StoreTest {
     @Test
     void undoGoesBackStepByStepAndIsItselfInTheLog() {
         Job job = open();
-        jobs.change(job.id(), "Ines", "one", 9, says("note", "1"));
-        jobs.change(job.id(), "Ines", "two", 9, says("note", "2"));
+        jobs.change(job.id(), Sender.named("Ines"), "one", 9, says("note", "1"));
+        jobs.change(job.id(), Sender.named("Ines"), "two", 9, says("note", "2"));
         assertEquals(Optional.empty(), jobs.undo(job.id(), "Ines", 2), "the last change is another one by now");
         assertEquals("two", jobs.undo(job.id(), "Ines", 3).orElseThrow().what());
         assertEquals(Optional.of("1"), Optional.ofNullable(fields(job).get("note")));
@@ -277,13 +277,14 @@ class StoreTest {
     @Test
     void staleEditOfTheSameFieldIsRefusedWithBothVersionsAndOtherFieldsAreNot() {
         Job job = open();
-        jobs.change(job.id(), "Ines", "note", job.seq(), says("note", "hers"));
+        jobs.change(job.id(), Sender.named("Ines"), "note", job.seq(), says("note", "hers"));
         StaleEdit stale = assertThrows(
-                StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", job.seq(), says("note", "his")));
+                StaleEdit.class,
+                () -> jobs.change(job.id(), Sender.named("Tomas"), "note", job.seq(), says("note", "his")));
         assertEquals(
                 List.of("note", "his", "hers", "Ines"),
                 List.of(stale.field(), stale.mine(), stale.theirs(), stale.who()));
-        jobs.change(job.id(), "Tomas", "tick", job.seq(), says("joint/joint ground", "done"));
+        jobs.change(job.id(), Sender.named("Tomas"), "tick", job.seq(), says("joint/joint ground", "done"));
         assertEquals(
                 Map.of("vehicle", "corrick-ferryman-2006", "note", "hers", "joint/joint ground", "done"), fields(job));
     }
@@ -291,19 +292,21 @@ class StoreTest {
     @Test
     void fieldTakenAwayMeanwhileIsStaleToo() {
         Job job = open();
-        jobs.change(job.id(), "Ines", "note", 1, says("note", "x"));
-        jobs.change(job.id(), "Ines", "note", 2, says("note", ""));
+        jobs.change(job.id(), Sender.named("Ines"), "note", 1, says("note", "x"));
+        jobs.change(job.id(), Sender.named("Ines"), "note", 2, says("note", ""));
         assertEquals(
                 "nothing",
-                assertThrows(StaleEdit.class, () -> jobs.change(job.id(), "Tomas", "note", 2, says("note", "y")))
+                assertThrows(
+                                StaleEdit.class,
+                                () -> jobs.change(job.id(), Sender.named("Tomas"), "note", 2, says("note", "y")))
                         .theirs());
     }
 
     @Test
     void ownEarlierChangeIsNotHeldAgainstAPerson() {
         Job job = open();
-        jobs.change(job.id(), "Ines", "note", job.seq(), says("note", "a"));
-        jobs.change(job.id(), "Ines", "note", job.seq(), says("note", "ab"));
+        jobs.change(job.id(), Sender.named("Ines"), "note", job.seq(), says("note", "a"));
+        jobs.change(job.id(), Sender.named("Ines"), "note", job.seq(), says("note", "ab"));
         assertEquals(Optional.of("ab"), Optional.ofNullable(fields(job).get("note")));
     }
 
@@ -311,7 +314,35 @@ class StoreTest {
     void changeToTheSameValueIsNoChange() {
         Job job = open();
         assertEquals(
-                job.seq(), jobs.change(job.id(), "Ines", "again", job.seq(), says("vehicle", "corrick-ferryman-2006")));
+                job.seq(),
+                jobs.change(
+                        job.id(), Sender.named("Ines"), "again", job.seq(), says("vehicle", "corrick-ferryman-2006")));
+    }
+
+    private Sender sender(String device, String change) {
+        return new Sender("Ines", device, Optional.of(change));
+    }
+
+    @Test
+    void changeThatIsSentTwiceCountsOnce() {
+        Job job = open();
+        long first = jobs.change(job.id(), sender("phone", "c1"), "note", 1, says("note", "a"));
+        jobs.change(job.id(), sender("phone", "c2"), "note", 1, says("note", "b"));
+        assertEquals(first, jobs.change(job.id(), sender("phone", "c1"), "note", 1, says("note", "a")));
+        assertEquals("b", fields(job).get("note"));
+        assertEquals(3, jobs.log(job.id()).size());
+    }
+
+    @Test
+    void twoDevicesOfOnePersonAreTwoWriters() {
+        Job job = open();
+        jobs.change(job.id(), sender("laptop", "c1"), "note", 1, says("note", "at the bench"));
+        StaleEdit stale = assertThrows(
+                StaleEdit.class,
+                () -> jobs.change(job.id(), sender("phone", "c2"), "note", 1, says("note", "in the car")));
+        assertEquals(List.of("in the car", "at the bench"), List.of(stale.mine(), stale.theirs()));
+        jobs.change(job.id(), sender("laptop", "c3"), "note", 1, says("note", "at the bench, later"));
+        assertEquals("at the bench, later", fields(job).get("note"));
     }
 
     // --- archive
@@ -321,11 +352,11 @@ class StoreTest {
         Job job = open();
         jobs.change(
                 job.id(),
-                "Ines",
+                Sender.named("Ines"),
                 "Chose a kit",
                 1,
                 says("radio", "pebblefen-p2", "parts", "quillmoor-ferryman-frame,thornlea-iso-steering"));
-        jobs.change(job.id(), "Tomas", "Joined ground", 2, says("joint/joint ground", "done"));
+        jobs.change(job.id(), Sender.named("Tomas"), "Joined ground", 2, says("joint/joint ground", "done"));
         jobs.undo(job.id(), "Tomas", 3);
         return now(job);
     }

@@ -10,7 +10,9 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.core.MethodParameter;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
 import org.springframework.web.bind.support.WebDataBinderFactory;
@@ -28,12 +30,14 @@ import velvetbezel.store.Jobs;
 @Component
 public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
     static final String COOKIE = "person";
+    private static final String DEVICE = "device";
+    private static final Duration DEVICE_KEPT = Duration.ofDays(3650);
     private static final String ATTRIBUTE = "who";
     private static final Duration KEPT = Duration.ofDays(30);
     private final Jobs jobs;
 
-    /** The person of this request. */
-    public record Person(String id, String name) {}
+    /** The person of this request. @param device named at its first page; empty text until then */
+    public record Person(String id, String name, String device) {}
 
     Who(Jobs jobs) {
         this.jobs = jobs;
@@ -52,16 +56,29 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
                 .build();
     }
 
+    private static Optional<String> sent(HttpServletRequest request, String cookie) {
+        return Optional.ofNullable(request.getCookies()).stream()
+                .flatMap(Arrays::stream)
+                .filter(c -> c.getName().equals(cookie))
+                .map(Cookie::getValue)
+                .findFirst();
+    }
+
     private Optional<Person> of(HttpServletRequest request) {
-        Cookie[] cookies = request.getCookies();
-        if (cookies == null) return Optional.empty();
-        return Arrays.stream(cookies)
-                .filter(c -> c.getName().equals(COOKIE))
-                .findFirst()
-                .flatMap(c -> people().stream()
-                        .filter(p -> p.id().equals(c.getValue()))
-                        .findFirst())
-                .map(p -> new Person(p.id(), p.name()));
+        String device =
+                sent(request, DEVICE).filter(d -> d.matches("[0-9a-f-]{36}")).orElse("");
+        return sent(request, COOKIE)
+                .flatMap(id -> people().stream().filter(p -> p.id().equals(id)).findFirst())
+                .map(p -> new Person(p.id(), p.name(), device));
+    }
+
+    private static ResponseCookie newDevice() {
+        return ResponseCookie.from(DEVICE, UUID.randomUUID().toString())
+                .path("/")
+                .maxAge(DEVICE_KEPT)
+                .httpOnly(true)
+                .sameSite("Lax")
+                .build();
     }
 
     /** Without a name there is one question first, and then the page that was asked for. */
@@ -71,6 +88,8 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
         Optional<Person> person = of(request);
         if (person.isPresent()) {
             request.setAttribute(ATTRIBUTE, person.get());
+            if (person.get().device().isEmpty())
+                response.addHeader(HttpHeaders.SET_COOKIE, newDevice().toString());
             return true;
         }
         String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();

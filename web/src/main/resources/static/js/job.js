@@ -11,9 +11,17 @@ function say(text) { document.getElementById('saving').textContent = text; }
 function fields(form, only) {
   const body = new URLSearchParams();
   const fixed = form.querySelectorAll('input[type=hidden]');
-  for (const input of fixed) body.append(input.name, input.value);
+  const sent = new Set(only.map((control) => control.name.replace(/^f:/, 'd:')));
+  for (const input of fixed) if (!input.name.startsWith('d:') || sent.has(input.name)) body.append(input.name, input.value);
   for (const control of only) body.append(control.name, control.value);
   return body;
+}
+
+/** Names a change, so that it counts once however often it is sent. */
+function newName() {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 }
 
 function typed(form) { return [...form.querySelectorAll('input:not([type=hidden]), textarea')].filter((i) => i.dataset.dirty); }
@@ -22,6 +30,7 @@ function typed(form) { return [...form.querySelectorAll('input:not([type=hidden]
 function send(form, only) {
   const action = form.action;
   const body = fields(form, only);
+  if (body.has('change')) body.set('change', newName());
   const seen = only.map((control) => control.dataset.seen).find(Boolean);
   only.forEach((control) => { delete control.dataset.dirty; delete control.dataset.seen; });
   queue = queue.then(() => deliver(action, body, seen));

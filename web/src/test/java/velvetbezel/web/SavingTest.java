@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Sender;
 
 /** Saved as it is made; nothing typed is lost; a second person's stale edit is refused with both versions. */
 class SavingTest extends InBrowser {
@@ -111,7 +112,7 @@ class SavingTest extends InBrowser {
         Page page = window("ines");
         jobs.change(
                 job.id(),
-                "Ines Hallam",
+                Sender.named("Ines Hallam"),
                 "kit",
                 1,
                 JobCodec.changes(Map.of(
@@ -137,5 +138,47 @@ class SavingTest extends InBrowser {
         assertEquals(Optional.of("done"), stored("joint/joint steering 1"));
         assertEquals(Optional.of("RIGHT"), stored("result/power"));
         assertEquals(Optional.of("pebblefen-p2"), stored("radio"));
+    }
+
+    /** The worksheet lay open while somebody chose another adapter: its ticks are of the old harness. */
+    @Test
+    void tickOnAWorksheetOfTheEarlierKitIsRefused() {
+        long now = kit("quillmoor-ferryman-frame,thornlea-iso-steering", 1);
+        Page page = window("ines");
+        page.navigate(path("wire"));
+        kit("quillmoor-ferryman-frame,thornlea-iso-tails", now);
+        page.getByLabel(Pattern.compile("Joint \\d+, steering 1: joined")).click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("in the kit chosen now there is none");
+        assertEquals(Optional.empty(), stored("joint/joint steering 1"));
+        assertThat(page.locator("table.joints").first()).not().containsText("steering 1");
+    }
+
+    private long kit(String parts, long seen) {
+        return jobs.change(
+                job.id(),
+                Sender.named("Tomas Berrow"),
+                "kit",
+                seen,
+                JobCodec.changes(Map.of("radio", "pebblefen-p2", "parts", parts)));
+    }
+
+    @Test
+    void answerThatGotLostIsSentAgainAndCountsOnce() {
+        Page page = window("ines");
+        page.navigate(path("arrive"));
+        boolean[] lost = {false};
+        page.route("**/change", route -> {
+            if (lost[0]) route.resume();
+            else {
+                lost[0] = true;
+                route.fetch(); // it arrives, and its answer does not
+                route.abort();
+            }
+        });
+        page.locator("#customer").fill("Harbour Libraries");
+        assertThat(page.locator("#saving")).containsText("Not saved yet");
+        assertThat(page.locator("#saving")).hasText("");
+        assertEquals(Optional.of("Harbour Libraries"), stored("customer"));
+        assertEquals(2, jobs.log(job.id()).size(), "opened, and one change");
     }
 }

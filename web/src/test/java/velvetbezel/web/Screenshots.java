@@ -21,6 +21,7 @@ import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
+import velvetbezel.store.Sender;
 
 /** Takes the pictures of docs/screenshots from the demo: see README.md */
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
@@ -157,7 +158,7 @@ class Screenshots extends InBrowser {
                 .filter(j -> j.title().equals(title))
                 .findFirst()
                 .orElseThrow();
-        jobs.change(job.id(), "Ines Hallam", "Work so far", job.seq(), JobCodec.changes(fields));
+        jobs.change(job.id(), Sender.named("Ines Hallam"), "Work so far", job.seq(), JobCodec.changes(fields));
     }
 
     private static void match(Page page, String path) {

@@ -5,6 +5,7 @@ import static velvetbezel.store.JobCodec.key;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -35,7 +36,8 @@ public record BenchView(
         List<String> colours,
         List<String> hands,
         Optional<Answer> answer,
-        String here) {
+        String here,
+        Map<String, String> shown) {
     public record Answer(Question.Mark mark, String text) {}
 
     /** @param joint the one asked for, or empty for the next that is open; @param a the colours in hand */
@@ -73,7 +75,8 @@ public record BenchView(
                 colours,
                 List.of(asked.a, asked.b),
                 answer,
-                base + (asked.readingBack ? "?read=back" : ""));
+                base + (asked.readingBack ? "?read=back" : ""),
+                open.shown(found.stream().flatMap(WireView::entries)));
     }
 
     private static boolean done(OpenJob open, JointRow j, boolean readingBack) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.Catalogue;
+import velvetbezel.job.Against;
 import velvetbezel.job.Change;
 import velvetbezel.job.Consequences;
 import velvetbezel.job.Entry;
@@ -15,6 +16,7 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Sender;
 
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
@@ -32,22 +34,60 @@ class Changes {
     /**
      * @param seen  the job's seq when the page was loaded
      * @param typed key of an entry to what was typed; an empty text takes the entry away
+     * @param shown by key, what the page showed of the design that the entry speaks of
      * @throws InvalidInput with every fault; nothing is written then
+     * @throws OtherDesign  if the page showed another kit
      * @throws velvetbezel.store.StaleEdit if somebody else changed one of the entries since
      */
-    void change(int number, String who, long seen, Map<String, String> typed) {
+    void change(int number, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
         OpenJob before = desk.open(number);
-        change(before, who, seen, read(typed, before.catalogue()));
+        List<Change<?>> made = read(typed, before.catalogue());
+        if (first(made).isEmpty()) refuseOtherDesign(before, made, shown);
+        change(before, by, seen, made);
+    }
+
+    private static void refuseOtherDesign(OpenJob open, List<Change<?>> made, Map<String, String> shown) {
+        List<Fault> faults = new ArrayList<>();
+        for (Change<?> c : made) {
+            if (c.value().isEmpty() || !Against.speaksOf(c.entry())) continue;
+            String key = JobCodec.key(c.entry());
+            Optional<String> now = open.design().flatMap(d -> Against.words(c.entry(), d));
+            if (now.isPresent() && now.get().equals(shown.getOrDefault(key, now.get()))) continue;
+            faults.add(new Fault(
+                    key,
+                    "%s: your page showed %s; in the kit chosen now %s. Nothing was saved; look again before you go on."
+                            .formatted(
+                                    new Phrases(open).entry(c.entry()),
+                                    Optional.ofNullable(shown.get(key))
+                                            .map("\"%s\""::formatted)
+                                            .orElse("it for another kit"),
+                                    now.map("it is \"%s\""::formatted).orElse("there is none"))));
+        }
+        if (!faults.isEmpty()) throw new OtherDesign(faults);
+    }
+
+    /** What was ticked or found belongs to another kit than the one chosen now. */
+    static final class OtherDesign extends RuntimeException {
+        private static final long serialVersionUID = 1;
+        private final transient List<Fault> faults;
+
+        private OtherDesign(List<Fault> faults) {
+            this.faults = faults;
+        }
+
+        List<Fault> faults() {
+            return faults;
+        }
     }
 
     /** As above, with changes that nobody typed. */
-    void change(OpenJob before, String who, long seen, List<? extends Change<?>> made) {
+    void change(OpenJob before, Sender by, long seen, List<? extends Change<?>> made) {
         Optional<Change<?>> rewires = first(made);
         OpenJob after = rewires.isPresent() ? after(before, made, rewires.get()) : before;
         String what = new Phrases(after).changes(made);
         List<Change<?>> all = new ArrayList<>(made);
         if (after != before) all.addAll(Consequences.of(before.state(), before.design(), after.design()));
-        jobs.change(before.job().id(), who, what, seen, all);
+        jobs.change(before.job().id(), by, what, seen, all);
         if (after != before) warmUp.soon(before.job().number());
     }
 

@@ -3,6 +3,7 @@ package velvetbezel.web.job;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
@@ -14,6 +15,7 @@ import velvetbezel.store.StaleEdit;
  *
  * @param subtitle car and radio
  * @param seq      version that edits are made against
+ * @param change   names what is sent from this page
  * @param undo     what undo would take back
  * @param faults   messages by field, for what was refused
  */
@@ -28,6 +30,7 @@ public record Frame(
         List<Question> assumptions,
         List<Sheet.Caution> cautions,
         long seq,
+        String change,
         Optional<LogEntry> undo,
         Map<String, String> faults,
         Optional<Stale> stale) {
@@ -70,6 +73,7 @@ public record Frame(
                 Questions.assumptions(open),
                 cautions,
                 open.job().seq(),
+                UUID.randomUUID().toString(),
                 open.undoable(),
                 trouble.faults(),
                 trouble.stale());

@@ -5,6 +5,7 @@ import java.net.URI;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -19,6 +20,7 @@ import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Sender;
 import velvetbezel.store.StaleEdit;
 import velvetbezel.web.Who;
 
@@ -27,6 +29,8 @@ import velvetbezel.web.Who;
 class JobController {
     /** Form fields with this prefix are fields of the job. */
     private static final String FIELD = "f:";
+    /** Those with this prefix say what the page showed of the design. */
+    private static final String SHOWN = "d:";
 
     private final JobPages pages;
     private final Changes changes;
@@ -74,27 +78,47 @@ class JobController {
             @RequestParam long seen,
             @RequestParam String back,
             @RequestParam Map<String, String> form,
+            @RequestParam(defaultValue = "") String change,
             Who.Person who,
             Model model,
             HttpServletResponse response) {
-        Map<String, String> typed = new LinkedHashMap<>();
-        form.forEach((name, value) -> {
-            if (name.startsWith(FIELD)) typed.put(name.substring(FIELD.length()), value);
-        });
+        Map<String, String> typed = named(form, FIELD);
         String page = within(number, back);
         try {
-            changes.change(number, who.name(), seen, typed);
+            changes.change(number, sender(who, change, typed), seen, typed, named(form, SHOWN));
             return "redirect:" + page;
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            Map<String, String> faults = new LinkedHashMap<>();
-            for (Fault f : e.faults()) faults.merge(f.field(), f.message(), (a, b) -> a + " " + b);
-            return again(pages.open(number).with(typed), page, new Frame.Trouble(faults, Optional.empty()), model);
+            return again(pages.open(number).with(typed), page, trouble(e.faults()), model);
+        } catch (Changes.OtherDesign e) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            return again(pages.open(number), page, trouble(e.faults()), model);
         } catch (StaleEdit e) {
             response.setStatus(HttpStatus.CONFLICT.value());
             OpenJob open = pages.open(number);
             return again(open, page, new Frame.Trouble(Map.of(), Optional.of(Frame.Stale.of(e, open))), model);
         }
+    }
+
+    private static Map<String, String> named(Map<String, String> form, String prefix) {
+        Map<String, String> named = new LinkedHashMap<>();
+        form.forEach((name, value) -> {
+            if (name.startsWith(prefix)) named.put(name.substring(prefix.length()), value);
+        });
+        return named;
+    }
+
+    /** A page has one name for what is sent from it: with other content it is another change. */
+    private static Sender sender(Who.Person who, String change, Map<String, String> typed) {
+        Optional<String> name =
+                change.matches("[0-9a-f-]{36}") ? Optional.of(change + "/" + typed.hashCode()) : Optional.empty();
+        return new Sender(who.name(), who.device(), name);
+    }
+
+    private static Frame.Trouble trouble(List<Fault> faults) {
+        Map<String, String> byField = new LinkedHashMap<>();
+        for (Fault f : faults) byField.merge(f.field(), f.message(), (a, b) -> a + " " + b);
+        return new Frame.Trouble(byField, Optional.empty());
     }
 
     private String again(OpenJob open, String page, Frame.Trouble trouble, Model model) {

@@ -16,6 +16,7 @@ import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Sender;
 import velvetbezel.web.Who;
 import velvetbezel.web.library.Lines;
 
@@ -82,7 +83,7 @@ class NewInJobController {
         Change<?> change = what.equals("new-vehicle")
                 ? Change.set(new Entry.VehicleChosen(), id)
                 : Change.set(new Entry.PartUsed(id), Use.OWN);
-        changes.change(open, who.name(), open.job().seq(), List.of(change));
+        changes.change(open, Sender.named(who.name()), open.job().seq(), List.of(change));
         return "redirect:" + open.path(what.equals("new-vehicle") ? Station.ARRIVE : Station.MATCH);
     }
 

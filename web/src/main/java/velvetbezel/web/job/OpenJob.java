@@ -4,13 +4,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
 import velvetbezel.identify.WhichSystem;
+import velvetbezel.job.Against;
 import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
@@ -80,6 +83,14 @@ record OpenJob(
         return entered.containsKey(key)
                 ? entered.get(key)
                 : JobCodec.text(state(), entry).orElse("");
+    }
+
+    /** What a page shows of the design that some entries speak of, by their keys. */
+    Map<String, String> shown(Stream<? extends Entry<?>> entries) {
+        Map<String, String> shown = new TreeMap<>();
+        design.ifPresent(
+                d -> entries.forEach(e -> Against.words(e, d).ifPresent(words -> shown.put(JobCodec.key(e), words))));
+        return shown;
     }
 
     boolean has(Entry<?> entry) {

@@ -5,7 +5,9 @@ import static velvetbezel.store.JobCodec.key;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.job.Entry;
@@ -38,7 +40,8 @@ public record ProveView(
             String result,
             String noteField,
             String note,
-            boolean doubtful) {}
+            boolean doubtful,
+            Map<String, String> shown) {}
 
     /** A check in the list. @param mark of its verdict */
     public record Line(
@@ -174,7 +177,10 @@ public record ProveView(
                 t.result().name(),
                 key(new Entry.ResultNoted(check.function().id())),
                 open.text(new Entry.ResultNoted(check.function().id())),
-                check.outcome() instanceof Outcome.Unknown);
+                check.outcome() instanceof Outcome.Unknown,
+                open.shown(Stream.of(
+                        new Entry.ResultGiven(check.function().id()),
+                        new Entry.ResultNoted(check.function().id()))));
     }
 
     private static String before(OpenJob open, OpenJob.Tried t, String when) {

@@ -63,7 +63,8 @@ public record WireView(
         List<Instead> instead,
         List<String> openSockets,
         List<String> links,
-        List<String> harm) {
+        List<String> harm,
+        Map<String, String> shown) {
     /** Kinds that a whole job can be made in. */
     private static final List<String> SCHOOLS = Arrays.stream(JointKind.values())
             .filter(k -> k != JointKind.TAP)
@@ -154,7 +155,8 @@ public record WireView(
                     List.of(),
                     List.of(),
                     List.of(),
-                    List.of());
+                    List.of(),
+                    Map.of());
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
         String next = design.worksheet().joints().stream()
@@ -200,7 +202,18 @@ public record WireView(
                 instead(open, design),
                 PlugsView.openWork(open, ups),
                 PlugsView.links(ups),
-                design.misfed().stream().map(f -> Words.sentence(f.message())).toList());
+                design.misfed().stream().map(f -> Words.sentence(f.message())).toList(),
+                open.shown(Stream.concat(
+                        design.worksheet().joints().stream().flatMap(WireView::entries),
+                        design.worksheet().caps().stream()
+                                .map(c -> new Entry.CapMade(c.lead().id())))));
+    }
+
+    /** What may be ticked or measured at a joint. */
+    static Stream<Entry<?>> entries(JointRow row) {
+        return Stream.concat(
+                Stream.of(new Entry.JointMade(row.id()), new Entry.ReadBack(row.id()), new Entry.JointNoted(row.id())),
+                row.readings().stream().map(r -> new Entry.ReadingTaken(r.at(), r.state())));
     }
 
     /** What serves where nothing gives what is wanted, and what else could. */

@@ -30,6 +30,7 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.Sender;
 import velvetbezel.store.StandardTables;
 
 /** What another kit or a settled fact does to the work already done. */
@@ -74,13 +75,14 @@ class ChangesTest {
     private Map<String, Optional<String>> written() {
         @SuppressWarnings("unchecked")
         ArgumentCaptor<List<Change<?>>> written = ArgumentCaptor.forClass(List.class);
-        verify(jobs).change(any(), anyString(), anyString(), anyLong(), written.capture());
+        verify(jobs).change(any(), any(), anyString(), anyLong(), written.capture());
         return written.getValue().stream().collect(Collectors.toMap(c -> JobCodec.key(c.entry()), JobCodec::text));
     }
 
     @Test
     void adapterWithoutSteeringTailTakesBackItsJointsAndTheFinalTestAndNothingElse() {
-        changes.change(214, "Ines", 7, Map.of("parts", "quillmoor-ferryman-frame,thornlea-iso-tails"));
+        changes.change(
+                214, Sender.named("Ines"), 7, Map.of("parts", "quillmoor-ferryman-frame,thornlea-iso-tails"), Map.of());
         Map<String, Optional<String>> written = written();
         assertEquals(Optional.empty(), written.get("joint/joint steering 1"));
         assertEquals(Optional.empty(), written.get("read back/joint steering 1"));
@@ -91,7 +93,7 @@ class ChangesTest {
 
     @Test
     void tickTakesNothingBack() {
-        changes.change(214, "Ines", 7, Map.of("joint/joint constant", "done"));
+        changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint constant", "done"), Map.of());
         assertEquals(Map.of("joint/joint constant", Optional.of("done")), written());
         verify(warmUp, never()).soon(anyInt());
     }
@@ -100,9 +102,10 @@ class ChangesTest {
     void settledColourLeavesTheTicksSinceTheLeadsAreTheSame() {
         changes.change(
                 214,
-                "Ines",
+                Sender.named("Ines"),
                 7,
-                Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "grey/red"));
+                Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "grey/red"),
+                Map.of());
         assertEquals(1, written().size());
     }
 
@@ -112,14 +115,46 @@ class ChangesTest {
                 InvalidInput.class,
                 () -> changes.change(
                         214,
-                        "Ines",
+                        Sender.named("Ines"),
                         7,
                         Map.of(
                                 "settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour",
                                 "blurple",
                                 "note",
-                                "typed")));
+                                "typed"),
+                        Map.of()));
         assertTrue(refused.getMessage().contains("\"blurple\" is not known"), refused.getMessage());
-        verify(jobs, never()).change(any(), anyString(), anyString(), anyLong(), any());
+        verify(jobs, never()).change(any(), any(), anyString(), anyLong(), any());
+    }
+
+    /** A page that was loaded before another kit was chosen: its joint is not the one that the tick would stand for. */
+    @Test
+    void tickOfAPageThatShowedAnotherKitIsRefusedWithBothShown() {
+        Changes.OtherDesign refused = assertThrows(
+                Changes.OtherDesign.class,
+                () -> changes.change(
+                        214,
+                        Sender.named("Ines"),
+                        7,
+                        Map.of("joint/joint constant", "done"),
+                        Map.of("joint/joint constant", "constant: yellow of the Tarnlight Minor")));
+        String message = refused.faults().get(0).message();
+        assertTrue(message.contains("your page showed \"constant: yellow of the Tarnlight Minor\""), message);
+        assertTrue(message.contains("in the kit chosen now it is \"constant: "), message);
+        verify(jobs, never()).change(any(), any(), anyString(), anyLong(), any());
+    }
+
+    @Test
+    void tickOfAJointThatTheKitDoesNotHaveIsRefused() {
+        Changes.OtherDesign refused = assertThrows(
+                Changes.OtherDesign.class,
+                () -> changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint camera", "done"), Map.of()));
+        assertTrue(refused.faults().get(0).message().contains("in the kit chosen now there is none"));
+    }
+
+    @Test
+    void takingBackATickOfAnotherKitIsNoHarm() {
+        changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint camera", ""), Map.of());
+        assertEquals(Map.of("joint/joint camera", Optional.empty()), written());
     }
 }
