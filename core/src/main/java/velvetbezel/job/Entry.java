@@ -1,5 +1,6 @@
 package velvetbezel.job;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.function.FunctionId;
@@ -47,6 +48,12 @@ public sealed interface Entry<V> {
     record VehicleChosen() implements Entry<String>, Rewires {}
 
     record CustomerNamed() implements Entry<String> {}
+
+    /** Where the customer is reached. */
+    record PhoneNoted() implements Entry<String> {}
+
+    /** By when the customer needs the car. */
+    record DueBy() implements Entry<LocalDate> {}
 
     record NoteWritten() implements Entry<String> {}
 

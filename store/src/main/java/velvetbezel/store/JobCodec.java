@@ -68,6 +68,8 @@ public final class JobCodec {
         one("vin", new Entry.VinRead(), new Text<>(Vin::new, Vin::text));
         one("vehicle", new Entry.VehicleChosen(), PLAIN);
         one("customer", new Entry.CustomerNamed(), PLAIN);
+        one("phone", new Entry.PhoneNoted(), PLAIN);
+        one("due", new Entry.DueBy(), JobTexts.DAY);
         one("note", new Entry.NoteWritten(), PLAIN);
         one("budget", new Entry.BudgetSet(), JobTexts.MONEY);
         one("radio", new Entry.RadioChosen(), PLAIN);

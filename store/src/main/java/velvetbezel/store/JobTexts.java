@@ -1,6 +1,8 @@
 package velvetbezel.store;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +29,8 @@ final class JobTexts {
      */
     record Text<V>(Function<String, V> read, Function<V, String> write) {}
 
+    private static final double TENTHS_OF_MILLIVOLTS = 1e4;
+
     static final Text<String> PLAIN = new Text<>(t -> t, t -> t);
     /** Hundredths of the currency: "450", "450.5" or "450,50". */
     static final Text<Long> MONEY =
@@ -34,7 +38,11 @@ final class JobTexts {
     /** Whole minutes, "90" or "90 min". */
     static final Text<Integer> MINUTES = new Text<>(JobTexts::minutes, String::valueOf);
     /** "12,4", "12.4" or "12.4 V". */
-    static final Text<Volts> VOLTS = new Text<>(JobTexts::volts, v -> String.valueOf(v.value()));
+    static final Text<Volts> VOLTS = new Text<>(
+            JobTexts::volts, v -> String.valueOf(Math.round(v.value() * TENTHS_OF_MILLIVOLTS) / TENTHS_OF_MILLIVOLTS));
+
+    /** As ISO 8601 writes it. */
+    static final Text<LocalDate> DAY = new Text<>(JobTexts::day, LocalDate::toString);
 
     static final Text<JointKind> JOINT_KIND = new Text<>(JobTexts::jointKind, JointKind::label);
     static final Text<Extension> EXTENSION = new Text<>(JobTexts::extension, Extension::toString);
@@ -110,6 +118,14 @@ final class JobTexts {
         if (!number.matches("-?\\d{1,3}(\\.\\d{1,4})?"))
             throw refused("\"%s\" is no voltage; type a number such as 12.4.", text);
         return new Volts(Double.parseDouble(number));
+    }
+
+    private static LocalDate day(String text) {
+        try {
+            return LocalDate.parse(text);
+        } catch (DateTimeParseException e) {
+            throw refused("\"%s\" is no day; type it as 2026-11-28.", text);
+        }
     }
 
     private static JointKind jointKind(String text) {

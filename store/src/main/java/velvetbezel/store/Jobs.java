@@ -24,6 +24,8 @@ import org.jooq.impl.DSL;
 import velvetbezel.job.Change;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.rows.Sequences;
+import velvetbezel.store.rows.tables.JobLog;
+import velvetbezel.store.rows.tables.records.JobLogRecord;
 import velvetbezel.store.rows.tables.records.JobRecord;
 
 /** Jobs: every change is checked against what the person had seen, written, and logged in one transaction. */
@@ -205,10 +207,21 @@ public class Jobs {
 
     /** The change that {@link #undo} would take back: the last one that is no undo and was not undone. */
     public Optional<LogEntry> undoable(UUID job) {
-        List<LogEntry> log = log(job);
-        List<Long> undone = log.stream().flatMap(e -> e.undoOf().stream()).toList();
-        return log.stream()
-                .filter(e -> e.undoOf().isEmpty() && !undone.contains(e.seq()) && e.seq() > 1)
+        JobLog undone = JOB_LOG.as("undone");
+        return db
+                .selectFrom(JOB_LOG)
+                .where(
+                        JOB_LOG.JOB_ID.eq(job),
+                        JOB_LOG.UNDO_OF.isNull(),
+                        JOB_LOG.SEQ.gt(1L),
+                        DSL.notExists(DSL.selectOne()
+                                .from(undone)
+                                .where(undone.JOB_ID.eq(JOB_LOG.JOB_ID), undone.UNDO_OF.eq(JOB_LOG.SEQ))))
+                .orderBy(JOB_LOG.SEQ.desc())
+                .limit(1)
+                .fetch()
+                .stream()
+                .map(r -> entry(r, changes(job, List.of(r.getSeq()))))
                 .findFirst();
     }
 
@@ -234,23 +247,51 @@ public class Jobs {
 
     /** Newest first. */
     public List<LogEntry> log(UUID job) {
+        return log(job, Long.MAX_VALUE, Integer.MAX_VALUE);
+    }
+
+    /** A page of the log, newest first. @param before seq of the entry that the page before ended with */
+    public List<LogEntry> log(UUID job, long before, int most) {
+        List<JobLogRecord> entries = db.selectFrom(JOB_LOG)
+                .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG.SEQ.lt(before))
+                .orderBy(JOB_LOG.SEQ.desc())
+                .limit(most)
+                .fetch();
+        Map<Long, List<LogEntry.Change>> changes =
+                changes(job, entries.stream().map(JobLogRecord::getSeq).toList());
+        return entries.stream().map(r -> entry(r, changes)).toList();
+    }
+
+    /** Entries of the log that were taken back later. */
+    public List<Long> undone(UUID job) {
+        return db.select(JOB_LOG.UNDO_OF)
+                .from(JOB_LOG)
+                .where(JOB_LOG.JOB_ID.eq(job), JOB_LOG.UNDO_OF.isNotNull())
+                .fetch(JOB_LOG.UNDO_OF);
+    }
+
+    private Map<Long, List<LogEntry.Change>> changes(UUID job, List<Long> entries) {
+        if (entries.isEmpty()) return Map.of();
         Map<Long, List<LogEntry.Change>> changes = new LinkedHashMap<>();
         db.selectFrom(JOB_LOG_FIELD)
-                .where(JOB_LOG_FIELD.JOB_ID.eq(job))
+                .where(
+                        JOB_LOG_FIELD.JOB_ID.eq(job),
+                        JOB_LOG_FIELD.SEQ.between(entries.get(entries.size() - 1), entries.get(0)))
                 .orderBy(JOB_LOG_FIELD.FIELD)
                 .forEach(r -> changes.computeIfAbsent(r.getSeq(), k -> new ArrayList<>())
                         .add(new LogEntry.Change(
                                 r.getField(), Optional.ofNullable(r.getBefore()), Optional.ofNullable(r.getAfter()))));
-        return db.selectFrom(JOB_LOG)
-                .where(JOB_LOG.JOB_ID.eq(job))
-                .orderBy(JOB_LOG.SEQ.desc())
-                .fetch(r -> new LogEntry(
-                        r.getSeq(),
-                        r.getAt().toInstant(),
-                        r.getWho(),
-                        r.getWhat(),
-                        Optional.ofNullable(r.getUndoOf()),
-                        changes.getOrDefault(r.getSeq(), List.of())));
+        return changes;
+    }
+
+    private static LogEntry entry(JobLogRecord r, Map<Long, List<LogEntry.Change>> changes) {
+        return new LogEntry(
+                r.getSeq(),
+                r.getAt().toInstant(),
+                r.getWho(),
+                r.getWhat(),
+                Optional.ofNullable(r.getUndoOf()),
+                changes.getOrDefault(r.getSeq(), List.of()));
     }
 
     /** Sheets that hold for this job alone, as JSON by sheet id. */

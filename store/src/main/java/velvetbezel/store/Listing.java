@@ -2,7 +2,6 @@ package velvetbezel.store;
 
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -130,8 +129,6 @@ public record Listing(
 
     /** What is searched; a blank stands before each word, the first included. */
     String words() {
-        return " "
-                + String.join(" ", id, name, maker, type, opening, String.join(" ", families))
-                        .toLowerCase(Locale.ROOT);
+        return SearchWords.column(List.of(id, name, maker, type, opening, String.join(" ", families)));
     }
 }

@@ -3,10 +3,8 @@ package velvetbezel.store;
 import static velvetbezel.store.rows.Tables.LISTING;
 import static velvetbezel.store.rows.Tables.SHEET;
 
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -16,8 +14,6 @@ import velvetbezel.store.rows.tables.records.ListingRecord;
 
 /** Finds vehicles, radios and parts among many. */
 public class Shelves {
-    /** The index knows three letters at a time: a shorter word is looked for with the blank before it. */
-    private static final int SHORT = 3;
     /** Beyond this many hits their number is not counted out. */
     public static final int COUNTED = 1000;
 
@@ -65,8 +61,7 @@ public class Shelves {
     }
 
     private static Condition condition(Query q) {
-        Condition wanted = LISTING.KIND.eq(q.kind());
-        for (String word : words(q.text())) wanted = wanted.and(LISTING.WORDS.like("%" + literal(word) + "%"));
+        Condition wanted = LISTING.KIND.eq(q.kind()).and(SearchWords.all(LISTING.WORDS, q.text()));
         if (!q.type().isEmpty()) wanted = wanted.and(LISTING.TYPE.eq(q.type()));
         if (!q.family().isEmpty()) wanted = wanted.and(has(LISTING.FAMILIES, q.family()));
         if (!q.opening().isEmpty()) wanted = wanted.and(LISTING.OPENING.eq(q.opening()));
@@ -78,19 +73,6 @@ public class Shelves {
 
     private static Condition has(Field<String[]> field, String value) {
         return field.contains(new String[] {value});
-    }
-
-    private static String literal(String word) {
-        return (word.length() < SHORT ? " " + word : word)
-                .replace("\\", "\\\\")
-                .replace("%", "\\%")
-                .replace("_", "\\_");
-    }
-
-    private static List<String> words(String text) {
-        return Arrays.stream(text.toLowerCase(Locale.ROOT).strip().split("\\s+"))
-                .filter(w -> !w.isEmpty())
-                .toList();
     }
 
     public Optional<Listing> listing(String id) {

@@ -14,10 +14,12 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import velvetbezel.harness.TerminalId;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.units.Volts;
 
 /** Entries of a job as texts and back. */
 class JobCodecTest {
@@ -27,6 +29,8 @@ class JobCodecTest {
         vin=1HGCM82633A004352
         vehicle=corrick-ferryman-2006
         customer=Saltgate Rowing Club
+        phone=0555 0117
+        due=2026-11-28
         note=Back by Saturday
         budget=450.00
         radio=pebblefen-p2
@@ -104,6 +108,15 @@ class JobCodecTest {
     @CsvSource({"450, 450.00", "'450,5', 450.50", "0.05, 0.05"})
     void amountIsReadAsPeopleTypeIt(String typed, String stored) {
         assertEquals(Optional.of(stored), JobCodec.text(JobCodec.change("budget", typed)));
+    }
+
+    /** More decimals than a meter shows are no voltage that could be read back. */
+    @Test
+    void voltageIsWrittenAsItCanBeReadBack() {
+        Entry.ReadingTaken entry = new Entry.ReadingTaken(new TerminalId("radio", "acc"), "key off");
+        String text = JobCodec.text(entry, new Volts(12.600000000000001));
+        assertEquals("12.6", text);
+        assertEquals(Optional.of(text), JobCodec.text(JobCodec.change(JobCodec.key(entry), text)));
     }
 
     @ParameterizedTest

@@ -2,18 +2,22 @@ package velvetbezel.web;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import org.jooq.DSLContext;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import velvetbezel.store.Board;
 import velvetbezel.store.Intakes;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.Suppliers;
+import velvetbezel.web.job.DemoWeek;
 
 /** Starts the application; its surroundings come from the environment (see application.properties). */
 @SpringBootApplication
@@ -35,6 +39,11 @@ public class Application {
     @Bean
     Jobs jobs(DSLContext db, Clock clock) {
         return new Jobs(db, clock);
+    }
+
+    @Bean
+    Board board(DSLContext db) {
+        return new Board(db);
     }
 
     @Bean
@@ -62,12 +71,20 @@ public class Application {
      */
     @Bean
     SmartInitializingSingleton demo(
-            @Value("${vb.demo}") String folder, Library library, Jobs jobs, Shelves shelves, Intakes intakes) {
+            @Value("${vb.demo}") String folder,
+            Library library,
+            Jobs jobs,
+            Shelves shelves,
+            Intakes intakes,
+            DemoWeek week,
+            Clock clock) {
         return () -> {
             shelves.relist();
             intakes.endOrphans();
-            if (!folder.isEmpty() && jobs.empty() && library.radios().isEmpty())
-                new Demo(Path.of(folder), library, jobs, intakes).load();
+            if (folder.isEmpty() || !jobs.empty() || !library.radios().isEmpty()) return;
+            LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+            new Demo(Path.of(folder), library, jobs, intakes, today).load();
+            week.load();
         };
     }
 }

@@ -5,6 +5,7 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,8 +30,10 @@ final class Demo {
     private final Library library;
     private final Jobs jobs;
     private final Intakes intakes;
+    private final LocalDate today;
 
-    Demo(Path folder, Library library, Jobs jobs, Intakes intakes) {
+    Demo(Path folder, Library library, Jobs jobs, Intakes intakes, LocalDate today) {
+        this.today = today;
         this.intakes = intakes;
         this.folder = folder;
         this.library = library;
@@ -46,6 +49,8 @@ final class Demo {
                 PEOPLE.get(0).name(),
                 List.of(
                         Change.set(new Entry.CustomerNamed(), "Saltgate Rowing Club"),
+                        Change.set(new Entry.PhoneNoted(), "0555 0190"),
+                        Change.set(new Entry.DueBy(), today.plusDays(2)),
                         Change.set(new Entry.VehicleChosen(), "corrick-ferryman-2006"),
                         Change.set(
                                 new Entry.NoteWritten(),
@@ -55,6 +60,8 @@ final class Demo {
                 PEOPLE.get(1).name(),
                 List.of(
                         Change.set(new Entry.CustomerNamed(), "Dr. Amsel, Quayside Vets"),
+                        Change.set(new Entry.PhoneNoted(), "0555 0134"),
+                        Change.set(new Entry.DueBy(), today.plusDays(5)),
                         Change.set(new Entry.VehicleChosen(), "meridale-plover-2019-amplified"),
                         Change.set(new Entry.SignSeen(AudioSign.CHASSIS_LABEL), true),
                         Change.set(new Entry.SignSeen(AudioSign.GRILLE_BADGE), true),
@@ -84,6 +91,7 @@ final class Demo {
                 PEOPLE.get(1).name(),
                 List.of(
                         Change.set(new Entry.CustomerNamed(), "P. Ondrell"),
+                        Change.set(new Entry.DueBy(), today.minusDays(1)),
                         Change.set(new Entry.VehicleChosen(), "brindlow-quern-2013"),
                         Change.set(new Entry.NoteWritten(), "Phone on a screen, sound as it is. Nothing may be cut.")));
     }

@@ -33,6 +33,8 @@ public record ArriveView(
         String vinWarning,
         String vinYear,
         Input customer,
+        Input phone,
+        Input due,
         Input note,
         List<Sign> signs,
         List<Read> traits,
@@ -95,6 +97,8 @@ public record ArriveView(
                 Questions.vin(vin).flatMap(Vin::warning).orElse(""),
                 year(open, vin),
                 input(open, new Entry.CustomerNamed()),
+                input(open, new Entry.PhoneNoted()),
+                input(open, new Entry.DueBy()),
                 input(open, new Entry.NoteWritten()),
                 Arrays.stream(AudioSign.values())
                         .map(s -> new Sign(

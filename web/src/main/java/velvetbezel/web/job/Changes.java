@@ -24,8 +24,10 @@ class Changes {
     private final Desk desk;
     private final Jobs jobs;
     private final WarmUp warmUp;
+    private final Summaries summaries;
 
-    Changes(Desk desk, Jobs jobs, WarmUp warmUp) {
+    Changes(Desk desk, Jobs jobs, WarmUp warmUp, Summaries summaries) {
+        this.summaries = summaries;
         this.desk = desk;
         this.jobs = jobs;
         this.warmUp = warmUp;
@@ -88,7 +90,15 @@ class Changes {
         List<Change<?>> all = new ArrayList<>(made);
         if (after != before) all.addAll(Consequences.of(before.state(), before.design(), after.design()));
         jobs.change(before.job().id(), by, what, seen, all);
+        summaries.keep(before.job().number());
         if (after != before) warmUp.soon(before.job().number());
+    }
+
+    /** @param entry the change that the person means; false where that is not the last one any more */
+    boolean undo(OpenJob open, String who, long entry) {
+        boolean undone = jobs.undo(open.job().id(), who, entry).isPresent();
+        if (undone) summaries.keep(open.job().number());
+        return undone;
     }
 
     private static Optional<Change<?>> first(List<? extends Change<?>> made) {

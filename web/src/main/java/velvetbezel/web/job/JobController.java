@@ -66,8 +66,8 @@ class JobController {
     }
 
     @GetMapping("/jobs/{number}/log")
-    String log(@PathVariable int number, Model model) {
-        model.addAttribute("view", LogView.of(pages.open(number), jobs));
+    String log(@PathVariable int number, @RequestParam Optional<Long> before, Model model) {
+        model.addAttribute("view", LogView.of(pages.open(number), jobs, before.orElse(Long.MAX_VALUE)));
         return "job/log";
     }
 
@@ -149,7 +149,7 @@ class JobController {
             Model model,
             HttpServletResponse response) {
         OpenJob open = pages.open(number);
-        if (jobs.undo(open.job().id(), who.name(), entry).isPresent()) return "redirect:" + within(number, back);
+        if (changes.undo(open, who.name(), entry)) return "redirect:" + within(number, back);
         response.setStatus(HttpStatus.CONFLICT.value());
         String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\"."
                 .formatted(open.undoable().map(e -> e.what()).orElse("none"));

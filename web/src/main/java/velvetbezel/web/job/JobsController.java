@@ -2,6 +2,10 @@ package velvetbezel.web.job;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpHeaders;
@@ -19,6 +23,7 @@ import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Board;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
@@ -34,8 +39,22 @@ class JobsController {
     private final Desk desk;
     private final Library library;
     private final WarmUp warmUp;
+    private final Board board;
+    private final Summaries summaries;
+    private final Clock clock;
 
-    JobsController(Jobs jobs, JobArchive archive, Desk desk, Library library, WarmUp warmUp) {
+    JobsController(
+            Jobs jobs,
+            JobArchive archive,
+            Desk desk,
+            Library library,
+            WarmUp warmUp,
+            Board board,
+            Summaries summaries,
+            Clock clock) {
+        this.board = board;
+        this.summaries = summaries;
+        this.clock = clock;
         this.warmUp = warmUp;
         this.jobs = jobs;
         this.archive = archive;
@@ -48,19 +67,23 @@ class JobsController {
         return "redirect:/jobs";
     }
 
+    /** @param which open, handed_over or all */
     @GetMapping("/jobs")
-    String list(Model model) {
-        return show(model, List.of(), Map.of());
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "open") String which,
+            @RequestParam(defaultValue = "0") int page,
+            Model model) {
+        Board.Which jobs = Arrays.stream(Board.Which.values())
+                .filter(w -> w.name().equalsIgnoreCase(which))
+                .findFirst()
+                .orElse(Board.Which.OPEN);
+        return show(new JobsView.Asked(q.strip(), jobs, Math.max(0, page)), model, List.of(), Map.of());
     }
 
-    private String show(Model model, List<Fault> faults, Map<String, String> typed) {
-        model.addAttribute(
-                "view",
-                JobsView.of(
-                        jobs.list().stream().map(Job::number).map(desk::open).toList(),
-                        library.entries("vehicle"),
-                        faults,
-                        typed));
+    private String show(JobsView.Asked asked, Model model, List<Fault> faults, Map<String, String> typed) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        model.addAttribute("view", JobsView.of(asked, board, today, library.entries("vehicle"), faults, typed));
         return "job/list";
     }
 
@@ -78,11 +101,16 @@ class JobsController {
                     ? "A job needs a name, such as \"Vet's crossover\"."
                     : "The name has %d characters; at most %d fit on the board. Shorten it."
                             .formatted(name.length(), MOST_TITLE);
-            return show(model, List.of(new Fault("title", fault)), Map.of("title", title, "vehicle", vehicle));
+            return show(
+                    JobsView.Asked.NOTHING,
+                    model,
+                    List.of(new Fault("title", fault)),
+                    Map.of("title", title, "vehicle", vehicle));
         }
         List<Change<?>> says =
                 library.find(vehicle).isPresent() ? List.of(Change.set(new Entry.VehicleChosen(), vehicle)) : List.of();
         int number = jobs.create(name, who.name(), says).number();
+        summaries.keep(number);
         warmUp.soon(number);
         return "redirect:/jobs/%d/arrive".formatted(number);
     }
@@ -91,11 +119,12 @@ class JobsController {
     String take(@RequestParam MultipartFile archive, Who.Person who, Model model, HttpServletResponse response)
             throws IOException {
         try {
-            return "redirect:/jobs/%d/arrive"
-                    .formatted(this.archive.read(archive.getBytes()).number());
+            int number = this.archive.read(archive.getBytes()).number();
+            summaries.keep(number);
+            return "redirect:/jobs/%d/arrive".formatted(number);
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return show(model, e.faults(), Map.of());
+            return show(JobsView.Asked.NOTHING, model, e.faults(), Map.of());
         }
     }
 

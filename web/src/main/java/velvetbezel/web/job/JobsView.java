@@ -1,63 +1,149 @@
 package velvetbezel.web.job;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import velvetbezel.job.Entry;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.web.util.UriComponentsBuilder;
 import velvetbezel.sheet.Fault;
+import velvetbezel.store.Board;
 import velvetbezel.store.Library;
 
-/** The board: every job with how far each station is. */
+/**
+ * The board: jobs with what is next and how far each station is.
+ *
+ * @param which open, handed over or all of them
+ * @param later address of the next page, or empty
+ */
 public record JobsView(
-        String heading, List<Line> jobs, List<Library.Entry> vehicles, List<Fault> faults, Map<String, String> typed) {
+        String heading,
+        String q,
+        String which,
+        List<Line> jobs,
+        String earlier,
+        String later,
+        List<Library.Entry> vehicles,
+        List<Fault> faults,
+        Map<String, String> typed) {
+    static final int PAGE = 50;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+    /** @param due day, in words; empty where nobody said one @param late the day is past, and the car still here */
     public record Line(
             int number,
             String title,
             String customer,
             String car,
             String radio,
+            String next,
+            String note,
+            String due,
+            boolean late,
             List<Stage> stages,
             int open,
             boolean handedOver) {}
 
     public record Stage(String name, String href, Question.Mark mark, String note) {}
 
+    /** What a person asked for. */
+    record Asked(String q, Board.Which which, int page) {
+        static final Asked NOTHING = new Asked("", Board.Which.OPEN, 0);
+
+        Board.Query query() {
+            return new Board.Query(q, which, page);
+        }
+
+        String href(int otherPage) {
+            return UriComponentsBuilder.fromPath("/jobs")
+                    .queryParam("q", "{q}")
+                    .queryParam("which", which.name().toLowerCase(Locale.ROOT))
+                    .queryParam("page", otherPage)
+                    .encode()
+                    .buildAndExpand(q)
+                    .toUriString();
+        }
+    }
+
     static JobsView of(
-            List<OpenJob> jobs, List<Library.Entry> vehicles, List<Fault> faults, Map<String, String> typed) {
-        List<Line> lines = jobs.stream().map(JobsView::line).toList();
-        int running = (int) lines.stream().filter(l -> !l.handedOver).count();
+            Asked asked,
+            Board board,
+            LocalDate today,
+            List<Library.Entry> vehicles,
+            List<Fault> faults,
+            Map<String, String> typed) {
+        Board.Found found = board.find(asked.query(), PAGE);
+        List<Line> lines = found.lines().stream().map(l -> line(l, today)).toList();
         return new JobsView(
-                running == 0 ? "No job is open" : "%s open".formatted(Words.sentence(Words.count(running, "job"))),
+                heading(asked, board, lines),
+                asked.q,
+                asked.which.name().toLowerCase(Locale.ROOT),
                 lines,
+                asked.page == 0 ? "" : asked.href(asked.page - 1),
+                found.more() ? asked.href(asked.page + 1) : "",
                 vehicles,
                 faults,
                 typed);
     }
 
-    private static Line line(OpenJob open) {
-        return new Line(
-                open.job().number(),
-                open.job().title(),
-                open.text(new Entry.CustomerNamed()),
-                open.vehicle().map(v -> v.make() + " " + v.model()).orElse("no vehicle"),
-                open.design()
-                        .flatMap(d -> d.installation().recipe().radio())
-                        .map(r -> r.device().name())
-                        .orElse("no kit"),
-                Arrays.stream(Station.values()).map(s -> stage(s, open)).toList(),
-                Questions.of(open).size(),
-                open.has(new Entry.HandedOver()));
+    private static String heading(Asked asked, Board board, List<Line> lines) {
+        if (!asked.q.isEmpty() && lines.isEmpty()) return "No job answers this search";
+        int running = board.open();
+        long late = lines.stream().filter(Line::late).count();
+        String open =
+                running == 0 ? "No job is open" : "%s open".formatted(Words.sentence(Words.count(running, "job")));
+        return late == 0 ? open : open + ", %s late".formatted(Words.count((int) late));
     }
 
-    private static Stage stage(Station station, OpenJob open) {
-        Progress p = Progress.of(station, open);
-        Question.Mark mark =
-                switch (p.state()) {
-                    case SETTLED -> Question.Mark.SETTLED;
-                    case OPEN -> Question.Mark.OPEN;
-                    case WRONG -> Question.Mark.WRONG;
-                };
-        return new Stage(station.label(), open.path(station), mark, p.note());
+    private static Line line(Board.Line kept, LocalDate today) {
+        Optional<Summary> summary = kept.shows().map(Summary::read);
+        boolean late =
+                !kept.handedOver() && kept.due().filter(d -> d.isBefore(today)).isPresent();
+        return new Line(
+                kept.number(),
+                kept.title(),
+                summary.map(Summary::customer).orElse(""),
+                summary.map(Summary::car).orElse("being worked out"),
+                summary.map(JobsView::radio).orElse(""),
+                kept.handedOver()
+                        ? "handed over"
+                        : summary.stream()
+                                .flatMap(Summary::next)
+                                .map(Station::label)
+                                .findFirst()
+                                .orElse(""),
+                kept.handedOver() ? "" : summary.map(JobsView::note).orElse(""),
+                kept.due().map(DAY::format).orElse(""),
+                late,
+                summary.stream().flatMap(s -> stages(kept.number(), s)).toList(),
+                summary.map(Summary::open).orElse(0),
+                kept.handedOver());
+    }
+
+    private static String radio(Summary summary) {
+        return summary.waits() == 0
+                ? summary.radio()
+                : "%s, parts in %s".formatted(summary.radio(), Words.days(summary.waits()));
+    }
+
+    private static String note(Summary summary) {
+        return summary.next()
+                .map(s -> summary.stages().get(s.ordinal()).note())
+                .findFirst()
+                .orElse("");
+    }
+
+    private static Stream<Stage> stages(int number, Summary summary) {
+        return Arrays.stream(Station.values())
+                .filter(s -> s.ordinal() < summary.stages().size())
+                .map(s -> new Stage(
+                        s.label(),
+                        "/jobs/%d/%s".formatted(number, s.path()),
+                        summary.stages().get(s.ordinal()).mark(),
+                        summary.stages().get(s.ordinal()).note()));
     }
 
     /** What a person had typed before it was refused. */

@@ -2,21 +2,23 @@ package velvetbezel.web.job;
 
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.LogEntry;
 
-/** Everything that was changed at a job, newest first. */
-public record LogView(Frame frame, List<Line> entries) {
+/** Everything that was changed at a job, newest first. @param more address of the page after this one, or empty */
+public record LogView(Frame frame, List<Line> entries, String more) {
+    private static final int PAGE = 100;
+
     /** @param undone taken back later */
     public record Line(String when, String who, String what, boolean undone, List<Change> changes) {}
 
     public record Change(String field, String before, String after) {}
 
-    static LogView of(OpenJob open, Jobs jobs) {
-        List<LogEntry> log = jobs.log(open.job().id());
-        Set<Long> undone = log.stream().flatMap(e -> e.undoOf().stream()).collect(Collectors.toSet());
+    /** @param before seq of the entry that the page before ended with */
+    static LogView of(OpenJob open, Jobs jobs, long before) {
+        List<LogEntry> log = jobs.log(open.job().id(), before, PAGE);
+        Set<Long> undone = Set.copyOf(jobs.undone(open.job().id()));
         Phrases phrases = new Phrases(open);
         return new LogView(
                 Frame.of(open, Station.ARRIVE, Frame.Trouble.NONE),
@@ -34,6 +36,12 @@ public record LogView(Frame frame, List<Line> entries) {
                                                 c.before().orElse("—"),
                                                 c.after().orElse("—")))
                                         .toList()))
-                        .toList());
+                        .toList(),
+                log.size() < PAGE
+                        ? ""
+                        : "/jobs/%d/log?before=%d"
+                                .formatted(
+                                        open.job().number(),
+                                        log.get(log.size() - 1).seq()));
     }
 }

@@ -80,6 +80,7 @@ final class Phrases {
         String key = JobCodec.key(entry);
         String rest = key.substring(key.indexOf('/') + 1);
         if (entry instanceof Entry.VinRead) return "VIN";
+        if (entry instanceof Entry.DueBy) return "Needed by";
         if (entry instanceof Entry.SerialNoted) return "Serial number of the radio";
         if (entry instanceof Entry.SchoolChosen) return "Joints of this job";
         if (entry instanceof Entry.SignSeen e) return "Seen, " + e.sign().text();

@@ -44,7 +44,9 @@ record Progress(State state, String note) {
         boolean doubtful = unsure || open.doubts().stream().anyMatch(d -> d.kind() != Doubt.Kind.ASSUMED);
         return new Progress(
                 open.baselinesTaken() == all && !doubtful ? State.SETTLED : State.OPEN,
-                open.baselinesTaken() == all ? "all tested" : "%d to test".formatted(all - open.baselinesTaken()));
+                open.baselinesTaken() < all
+                        ? "%d to test".formatted(all - open.baselinesTaken())
+                        : unsure ? "which trim?" : doubtful ? "facts open" : "all tested");
     }
 
     /** What was seen speaks for another sheet than the chosen one. */

@@ -8,27 +8,32 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 import velvetbezel.job.Entry;
-import velvetbezel.store.Job;
-import velvetbezel.store.Jobs;
+import velvetbezel.store.Board;
 
-/** Works kits out before somebody waits for them: of the open jobs at the start, of a car when it is chosen. */
+/** Works out before somebody waits: what the board lacks and the kits of the next jobs at the start, those of a car when it is chosen. */
 @Component
 class WarmUp implements ApplicationRunner, DisposableBean {
     private static final int SECONDS_TO_END = 10;
-    private final Jobs jobs;
+    /** So many jobs are in hand in a week. */
+    private static final int MOST_AT_START = 20;
+
+    private final Board board;
+    private final Summaries summaries;
     private final Desk desk;
     private final Matching matching;
     private final ExecutorService alone = Executors.newSingleThreadExecutor();
 
-    WarmUp(Jobs jobs, Desk desk, Matching matching) {
-        this.jobs = jobs;
+    WarmUp(Board board, Summaries summaries, Desk desk, Matching matching) {
+        this.board = board;
+        this.summaries = summaries;
         this.desk = desk;
         this.matching = matching;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        for (Job job : jobs.list()) soon(job.number());
+        alone.submit(() -> board.outdated().forEach(summaries::keep));
+        board.nextOpen(MOST_AT_START).forEach(this::soon);
     }
 
     void soon(int number) {

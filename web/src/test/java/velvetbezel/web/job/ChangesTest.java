@@ -68,7 +68,7 @@ class ChangesTest {
                 .thenAnswer(call -> Optional.of(
                         new Job(new UUID(0, 1), 214, "Minibus", 7, JobState.EMPTY.with(JobCodec.changes(fields)))));
         when(jobs.undoable(any())).thenReturn(Optional.empty());
-        changes = new Changes(new Desk(jobs, library), jobs, warmUp);
+        changes = new Changes(new Desk(jobs, library), jobs, warmUp, mock(Summaries.class));
     }
 
     /** By key; an entry that is taken away has no text. */

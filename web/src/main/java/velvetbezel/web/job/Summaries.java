@@ -1,0 +1,41 @@
+package velvetbezel.web.job;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import velvetbezel.job.Entry;
+import velvetbezel.store.Board;
+
+/** Keeps what each job comes to when it changes, so that the board computes nothing. */
+@Service
+class Summaries {
+    private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
+    private final Desk desk;
+    private final Board board;
+    private final Prices prices;
+
+    Summaries(Desk desk, Board board, Prices prices) {
+        this.prices = prices;
+        this.desk = desk;
+        this.board = board;
+    }
+
+    /** A change that is saved stays saved, whatever becomes of its summary. */
+    void keep(int number) {
+        try {
+            keep(desk.open(number));
+        } catch (RuntimeException e) {
+            LOG.error("The summary of job {} was not kept; the board shows the one before", number, e);
+        }
+    }
+
+    private void keep(OpenJob open) {
+        board.keep(
+                open.job().id(),
+                open.job().seq(),
+                Summary.of(open, prices).tree(),
+                open.state().get(new Entry.DueBy()),
+                open.has(new Entry.HandedOver()),
+                Summary.words(open));
+    }
+}
