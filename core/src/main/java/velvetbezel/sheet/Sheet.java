@@ -147,5 +147,8 @@ public sealed interface Sheet {
     record Holds(Opening opening, Opening radio) {}
 
     /** A warning of this vehicle, shown at the station where it matters. */
-    record Caution(String station, String text, String why) {}
+    record Caution(String station, String text, String why) {
+        /** Where one may be shown. */
+        static final List<String> STATIONS = List.of("Arrive", "Match", "Wire", "Prove", "Hand over");
+    }
 }

@@ -217,7 +217,14 @@ public final class SheetReader {
                 node.at("buttons").texts(),
                 node.at("cautions").list().stream()
                         .map(n -> new Sheet.Caution(
-                                n.only("station", "text", "why").at("station").text(),
+                                n.only("station", "text", "why")
+                                        .at("station")
+                                        .one(
+                                                s -> Sheet.Caution.STATIONS.contains(s)
+                                                        ? Optional.of(s)
+                                                        : Optional.empty(),
+                                                String.join(", ", Sheet.Caution.STATIONS),
+                                                "Wire"),
                                 n.at("text").text(),
                                 n.at("why").text("")))
                         .toList(),

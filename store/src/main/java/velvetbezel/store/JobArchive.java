@@ -125,6 +125,11 @@ public class JobArchive {
                     faults.add(new Fault(
                             name,
                             "holds the sheet \"%s\"; file and sheet must have one name.".formatted(document.id())));
+                if (document.id().equals(Library.CATALOGUE)
+                        && document.catalogue().isEmpty())
+                    faults.add(new Fault(
+                            name,
+                            "holds a %s, and the catalogue of functions is needed here.".formatted(document.kind())));
                 if (library.find(document.id())
                         .filter(d -> Json.same(d.body(), document.body()))
                         .isEmpty()) own.add(document);

@@ -20,8 +20,10 @@ public final class Json {
 
     private Json() {}
 
-    /** @throws InvalidInput with line and column where the text is no JSON */
+    /** @throws InvalidInput with line and column where the text is no JSON, or one that the database cannot keep */
     public static Object parse(String text) {
+        if (text.indexOf('\0') >= 0 || text.contains("\\u0000"))
+            throw new InvalidInput("the text", "holds the character NUL, which no text has; take it out.");
         try {
             return STRICT.readValue(text, Object.class);
         } catch (JacksonException e) {

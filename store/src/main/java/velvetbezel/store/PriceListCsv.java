@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
@@ -40,6 +41,7 @@ public final class PriceListCsv {
     /** The kind of what is no part. */
     static final String RADIO = "radio";
 
+    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r]");
     private static final int SAMPLES = 3;
     private static final String SEPARATORS = "\t;,";
     private static final int MOST_HEADER = 8192;
@@ -205,7 +207,8 @@ public final class PriceListCsv {
         else
             for (int i = 0; i < columns.size(); i++)
                 if (!columns.get(i).isEmpty())
-                    value(columns.get(i), record.getField(i).strip(), faults).ifPresent(put(values, columns.get(i)));
+                    value(columns.get(i), fromText(record.getField(i).strip()), faults)
+                            .ifPresent(put(values, columns.get(i)));
         String number = String.valueOf(values.getOrDefault("number", ""));
         if (number.isEmpty() && faults.isEmpty())
             faults.add(new Fault("number", "is empty; every line names its part."));
@@ -216,8 +219,19 @@ public final class PriceListCsv {
         return v -> values.put(column, v);
     }
 
+    /** A cell that a spreadsheet would run begins with an apostrophe, which makes it a text. */
+    private static String asText(String cell) {
+        return FORMULA.matcher(cell).find() ? "'" + cell : cell;
+    }
+
+    private static String fromText(String cell) {
+        return cell.startsWith("'") && FORMULA.matcher(cell.substring(1)).find() ? cell.substring(1) : cell;
+    }
+
     private static Optional<?> value(String column, String text, List<Fault> faults) {
         if (text.isEmpty()) return Optional.empty();
+        if (text.chars().anyMatch(Character::isISOControl))
+            return refuse(column, "holds a character that cannot be printed; type it again.", faults);
         if (text.length() > MOST_FIELD)
             return refuse(column, "has %d characters; at most %d.".formatted(text.length(), MOST_FIELD), faults);
         return switch (column) {
@@ -277,15 +291,15 @@ public final class PriceListCsv {
         for (Listing p : listings)
             csv.writeRecord(
                     p.id(),
-                    p.name(),
-                    p.maker(),
+                    asText(p.name()),
+                    asText(p.maker()),
                     p.kind().equals(RADIO) ? RADIO : p.type(),
                     p.priceCents()
                             .map(c -> BigDecimal.valueOf(c, 2).toPlainString())
                             .orElse(""),
                     p.stock().map(String::valueOf).orElse(""),
                     p.days().map(String::valueOf).orElse(""),
-                    p.families().isEmpty() ? "" : p.families().get(0),
+                    p.families().isEmpty() ? "" : asText(p.families().get(0)),
                     p.opening());
         try {
             csv.flush();

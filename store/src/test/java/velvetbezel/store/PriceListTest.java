@@ -115,6 +115,18 @@ class PriceListTest {
         assertEquals(Intakes.State.HEADINGS, now(id).state());
     }
 
+    /** Written as a text for whoever opens the list in a spreadsheet, and read back as it was. */
+    @Test
+    void nameThatASpreadsheetWouldRunIsWrittenAsAText() {
+        intakes.take(read("number,name,maker,kind\nkelfax-f1,=1+1,@Kelfax,cable\n"));
+        StringWriter written = new StringWriter();
+        library.writeList("part", written);
+        assertTrue(written.toString().contains("kelfax-f1,'=1+1,'@Kelfax,cable"), written::toString);
+        UUID back = read(written.toString());
+        assertEquals(Map.of("unchanged", 17), intakes.counts(back));
+        assertEquals("=1+1", shelves.listing("kelfax-f1").orElseThrow().name());
+    }
+
     @Test
     void radiosAreListedBesidePartsWithStockAndDays() {
         UUID id = read("number,name,kind,price,stock,days,opening\n"

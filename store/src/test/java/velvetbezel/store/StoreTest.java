@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -365,6 +366,14 @@ class StoreTest {
         return archive.read(zip);
     }
 
+    private static String demoText(String file) {
+        try {
+            return demo().get(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private byte[] packed(Job job) {
         return archive.write(job);
     }
@@ -434,6 +443,18 @@ class StoreTest {
         fresh();
         assertEquals(List.of("job.json: fields.forbidden: is no field of a job."), faults(() -> read(zip)));
         assertEquals(List.of(), jobs.list());
+    }
+
+    @Test
+    void archiveWhoseCatalogueIsAnotherSheetIsRefused() throws Exception {
+        byte[] zip = changed(packed(worked()), "sheets/functions.json", t -> demoText("ondel-47.json")
+                .replace("\"ondel-47\"", "\"functions\""));
+        fresh();
+        assertTrue(
+                faults(() -> read(zip))
+                        .contains(
+                                "sheets/functions.json: holds a radio, and the catalogue of functions is needed here."),
+                () -> faults(() -> read(zip)).toString());
     }
 
     @Test

@@ -26,6 +26,10 @@ class WhoController {
 
     @PostMapping("/who")
     ResponseEntity<Void> pick(@RequestParam String person, @RequestParam(defaultValue = "/jobs") String back) {
+        if (who.people().stream().noneMatch(p -> p.id().equals(person)))
+            return ResponseEntity.status(303)
+                    .header(HttpHeaders.LOCATION, "/who")
+                    .build();
         return ResponseEntity.status(303)
                 .header(HttpHeaders.SET_COOKIE, who.cookie(person).toString())
                 .header(HttpHeaders.LOCATION, local(back))
@@ -34,6 +38,6 @@ class WhoController {
 
     /** A page of ours, whatever was sent. */
     private static String local(String back) {
-        return back.matches("/[A-Za-z0-9][^\\s\\\\]*") ? back : "/jobs";
+        return back.matches("/[A-Za-z0-9][!-\\[\\]-~]*") ? back : "/jobs";
     }
 }

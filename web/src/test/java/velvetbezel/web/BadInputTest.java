@@ -5,7 +5,12 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -15,6 +20,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.Demo;
 import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
@@ -245,6 +251,66 @@ class BadInputTest {
         says(site.get("/jobs/abc/wire"), 400, "The request was not understood");
         says(site.post("/jobs/%d/change".formatted(job), Map.of("f:vin", "x")), 400, "A field was missing");
         says(site.post("/jobs", Map.of("title", "  ")), 422, "A job needs a name");
+    }
+
+    @Test
+    void changeFromAnotherSitesPageIsRefused() throws Exception {
+        HttpRequest foreign = HttpRequest.newBuilder(URI.create(TestApp.url() + "/jobs/%d/change".formatted(job)))
+                .header("Cookie", "person=ines")
+                .header("Origin", "http://elsewhere.invalid")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString("seen=1&back=/jobs&f%3Anote=x"))
+                .build();
+        HttpResponse<String> page = HttpClient.newHttpClient().send(foreign, BodyHandlers.ofString());
+        assertEquals(403, page.statusCode());
+        assertTrue(state().get(new Entry.NoteWritten()).isEmpty());
+    }
+
+    @Test
+    void everyAnswerTellsTheBrowserWhatItMayRun() {
+        HttpResponse<String> page = site.get("/jobs/%d/arrive".formatted(job));
+        String policy = page.headers().firstValue("Content-Security-Policy").orElseThrow();
+        assertTrue(policy.contains("default-src 'self'") && policy.contains("frame-ancestors 'none'"), policy);
+        assertFalse(policy.contains("script-src"), "no script but our own files");
+        assertEquals(
+                "nosniff", page.headers().firstValue("X-Content-Type-Options").orElseThrow());
+        assertEquals("no-store", page.headers().firstValue("Cache-Control").orElseThrow());
+    }
+
+    @Test
+    void characterThatNoTextHasIsRefusedInWords() throws IOException {
+        says(site.change(job, 1, "note", "a\0b"), 400, "A field holds the character NUL");
+        says(site.get("/jobs?q=%00"), 400, "A field holds the character NUL");
+        says(
+                site.preview(
+                        "/sheets/import",
+                        "sheets",
+                        Map.of("nul.json", "{\"name\":\"a\\u0000b\"}".getBytes(StandardCharsets.UTF_8))),
+                200,
+                "holds the character NUL");
+        says(
+                site.preview(
+                        "/price-lists/import",
+                        "list",
+                        Map.of("nul.csv", "number,name,kind\nkelfax-n1,a\0b,cable\n".getBytes(StandardCharsets.UTF_8))),
+                200,
+                "name holds a character that cannot be printed");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/jobs/%d/wire?read=%zz", "//elsewhere", "/jobs/%d/wire?a={b}", "javascript:alert(1)"})
+    void oddWayBackLeadsToThisJob(String back) {
+        HttpResponse<String> page = site.post(
+                "/jobs/%d/change".formatted(job),
+                Map.of("seen", "1", "back", back.replace("%d", String.valueOf(job)), "f:vin", "short"));
+        says(page, 422, "A VIN has 17 characters");
+    }
+
+    @Test
+    void personWhomNobodyKnowsIsAskedAgain() {
+        HttpResponse<String> page = site.post("/who", Map.of("person", "a;b\r\nc", "back", "/jobs"));
+        assertEquals(303, page.statusCode());
+        assertEquals("/who", page.headers().firstValue("Location").orElseThrow());
     }
 
     @Test

@@ -165,7 +165,7 @@ class JobController {
 
     /** A page of this job, whatever was sent. */
     private static String within(int number, String back) {
-        return back.matches("/jobs/%d/[a-z-]+(\\?[A-Za-z0-9=&%%,._+-]*)?".formatted(number))
+        return back.matches("/jobs/%d/[a-z-]+(\\?([A-Za-z0-9=&,._+-]|%%[0-9A-Fa-f]{2})*)?".formatted(number))
                 ? back
                 : "/jobs/%d/arrive".formatted(number);
     }
