@@ -187,16 +187,18 @@ public class Intakes {
      * @param body    values of a price list's line, or the sheet as it was typed, as one text: the order in which plugs
      *     were typed is kept; null where it is refused
      * @param whole   the long sheet of one that is new, else null
-     * @param listing of a new sheet, and whether it was typed short; else null
+     * @param listing of a new sheet, and whether it was typed short; of another the revision it was compared with
      */
     private record Kept(Row row, String body, String whole, String listing) {
         static Kept refused(Row row) {
             return new Kept(row, null, null, null);
         }
 
-        static Kept of(Row row, Document d) {
+        /** @param revision of the sheet that the library has; 0 for none */
+        static Kept of(Row row, Document d, int revision) {
             String typed = Json.write(d.source());
-            if (!row.verdict.equals("added") || d.sheet().isEmpty()) return new Kept(row, typed, null, null);
+            if (!row.verdict.equals("added") || d.sheet().isEmpty())
+                return new Kept(row, typed, null, Json.write(Map.of("revision", revision)));
             Map<String, Object> listing = Listing.of(d.sheet().get()).values();
             listing.put("short", d.typed().isPresent());
             return new Kept(row, typed, d.body(), Json.write(listing));
@@ -216,7 +218,10 @@ public class Intakes {
                 String why = seen.add(d.id()) ? before.map(b -> b.otherKind(d)).orElse("") : ReadText.twice(d);
                 String verdict = why.isEmpty() ? before.map(b -> b.verdict(d)).orElse("added") : "refused";
                 String note = why.isEmpty() ? before.map(b -> b.differences(d)).orElse("") : why;
-                rows.add(Kept.of(new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note), d));
+                rows.add(Kept.of(
+                        new Row(stored + rows.size() + 1, read.file(), d.id(), d.name(), verdict, note),
+                        d,
+                        before.map(Shelved::revision).orElse(0)));
             });
             for (Fault f : read.faults()) {
                 String place = read.file() + ": " + f.field();
@@ -227,7 +232,7 @@ public class Intakes {
     }
 
     /** What the library has of a sheet that is brought in. */
-    private record Shelved(String kind, String body) {
+    private record Shelved(String kind, String body, int revision) {
         String otherKind(Document d) {
             return kind.equals(d.kind()) ? "" : ReadText.otherKind(d, kind);
         }
@@ -254,10 +259,10 @@ public class Intakes {
     }
 
     private Map<String, Shelved> shelf(List<String> ids) {
-        return db.select(SHEET.ID, SHEET.KIND, SHEET.BODY)
+        return db.select(SHEET.ID, SHEET.KIND, SHEET.BODY, SHEET.REVISION)
                 .from(SHEET)
                 .where(SHEET.ID.in(ids))
-                .fetchMap(SHEET.ID, r -> new Shelved(r.value2(), r.value3().data()));
+                .fetchMap(SHEET.ID, r -> new Shelved(r.value2(), r.value3().data(), r.value4()));
     }
 
     /**
@@ -428,19 +433,42 @@ public class Intakes {
             else takeList(id);
         } catch (Stopped e) {
             clear(id);
+        } catch (InvalidInput e) {
+            fail(
+                    id,
+                    "Nothing was taken in. %s Bring it in again to see both versions."
+                            .formatted(e.faults().stream().map(Fault::message).collect(Collectors.joining(" "))));
         } catch (RuntimeException e) {
             fail(id, "Nothing was taken in: the shelves changed since it was read. Bring it in again.");
-            if (!(e instanceof InvalidInput || e instanceof DataAccessException)) throw e;
+            if (!(e instanceof DataAccessException)) throw e;
         }
     }
 
     private void takeSheets(UUID id) {
         String who = find(id).orElseThrow().who();
         db.transaction(t -> {
+            refuseChangedSince(t.dsl(), id);
             NewSheets.take(t.dsl(), id, StandardArchetypes.all().revision());
             Library.take(t.dsl(), others(t.dsl(), id), who);
             if (move(t.dsl(), id, State.TAKING, State.TAKEN) == 0) throw new Stopped();
         });
+    }
+
+    /** Somebody changed a sheet after it was compared: what they did would be written over unseen. */
+    private static void refuseChangedSince(DSLContext tx, UUID id) {
+        List<Fault> faults = tx.fetch(
+                        """
+            select s.id, s.name, h.who from intake_row r join sheet s on s.id = r.item
+            left join lateral (select who from sheet_history h where h.sheet_id = s.id order by revision desc limit 1) h on true
+            where r.intake_id = ? and r.whole is null and r.verdict in ('added', 'changed') and s.revision <> (r.listing->>'revision')::int
+            order by s.id""",
+                        id)
+                .map(r -> new Fault(
+                        r.get(0, String.class),
+                        "\"%s\" was changed by %s since this was read."
+                                .formatted(
+                                        r.get(1), Optional.ofNullable(r.get(2)).orElse("somebody"))));
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
     }
 
     /** What is no new sheet: changed ones, the catalogue of functions, tables. */

@@ -24,17 +24,19 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.SheetTree;
 
 /** Bringing in sheets (whole or not at all) and lists of parts: previewed, cancelled without a trace. */
 class IntakeTest {
     private static final String HEADER = "number,name,maker,kind,price,stock,days,plug,opening\n";
+    private DSLContext db;
     private Library library;
     private Intakes intakes;
     private Shelves shelves;
 
     @BeforeEach
     void fresh() throws Exception {
-        DSLContext db = TestDatabase.fresh();
+        db = TestDatabase.fresh();
         library = new Library(db);
         intakes = new Intakes(db, Clock.systemUTC());
         shelves = new Shelves(db);
@@ -212,6 +214,41 @@ class IntakeTest {
         intakes.take(id);
         assertTrue(shelves.listing("kelfax-7").isEmpty());
         assertFalse(intakes.cancel(id));
+    }
+
+    /** Somebody corrected the sheet while the preview lay open. */
+    @Test
+    void sheetThatWasChangedSinceThePreviewIsNotWrittenOver() throws Exception {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("a.json", StoreTest.demo().get("ondel-47.json").replace("389.0", "399.0"));
+        UUID id = intakes.openSheets("a.json", "Ines", 1);
+        intakes.readSheets(id, texts);
+        library.change("ondel-47", "Tomas", "Price", 1, tree -> SheetTree.put(tree, "price", Optional.of(379.0)));
+        intakes.take(id);
+        assertEquals(Intakes.State.FAILED, now(id).state());
+        assertTrue(now(id).note().contains("was changed by Tomas since this was read"), now(id)::note);
+        assertEquals(
+                Optional.of(37_900L), shelves.listing("ondel-47").orElseThrow().priceCents());
+    }
+
+    /** Cancelled at the last moment: either it went in, or nothing did. */
+    @Test
+    void cancelWhileSheetsAreTakenInLeavesAllOrNothing() throws Exception {
+        Map<String, String> texts = new LinkedHashMap<>();
+        String radio = StoreTest.demo().get("ondel-47.json");
+        for (int i = 0; i < 200; i++) texts.put(i + ".json", radio.replace("\"ondel-47\"", "\"ondel-47-" + i + "\""));
+        UUID id = intakes.openSheets("many.zip", "Ines", texts.size());
+        intakes.readSheets(id, texts);
+        Intakes other = new Intakes(TestDatabase.beside(db), Clock.systemUTC());
+        Thread taking = new Thread(() -> other.take(id));
+        taking.start();
+        boolean cancelled = intakes.cancel(id);
+        taking.join();
+        int there = (int) library.entries("radio").stream()
+                .filter(e -> e.id().startsWith("ondel-47-"))
+                .count();
+        assertEquals(now(id).state() == Intakes.State.TAKEN ? 200 : 0, there);
+        assertTrue(!cancelled || there == 0, "cancelled, and nothing was changed");
     }
 
     @Test

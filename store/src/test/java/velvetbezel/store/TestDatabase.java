@@ -26,4 +26,12 @@ final class TestDatabase {
         Flyway.configure().dataSource(own, user, password).load().migrate();
         return DSL.using(DriverManager.getConnection(own, user, password), SQLDialect.POSTGRES);
     }
+
+    /** The same database by a connection of its own, as another request has it. */
+    static DSLContext beside(DSLContext db) throws SQLException {
+        String own = db.connectionResult(c -> c.getMetaData().getURL());
+        return DSL.using(
+                DriverManager.getConnection(own, System.getenv("VB_DB_USER"), System.getenv("VB_DB_PASSWORD")),
+                SQLDialect.POSTGRES);
+    }
 }

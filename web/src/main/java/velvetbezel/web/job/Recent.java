@@ -1,9 +1,9 @@
 package velvetbezel.web.job;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
+import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.function.Supplier;
 
 /**
@@ -11,44 +11,32 @@ import java.util.function.Supplier;
  * being computed waits for it and does not compute it again.
  */
 final class Recent<K, V> {
-    private final Map<K, FutureTask<V>> kept;
+    private final AsyncCache<K, V> kept;
 
     Recent(int most) {
-        kept = new LinkedHashMap<>(16, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<K, FutureTask<V>> eldest) {
-                return size() > most;
-            }
-        };
+        kept = Caffeine.newBuilder().maximumSize(most).executor(Runnable::run).buildAsync();
     }
 
     void forget(K key) {
-        synchronized (kept) {
-            kept.remove(key);
-        }
+        kept.synchronous().invalidate(key);
     }
 
     /** What the computation throws is thrown to everybody who waits, and is not kept. */
     V get(K key, Supplier<V> compute) {
-        FutureTask<V> mine = new FutureTask<>(compute::get);
-        FutureTask<V> task;
-        synchronized (kept) {
-            task = kept.computeIfAbsent(key, k -> mine);
-        }
-        if (task == mine) mine.run();
-        try {
-            return task.get();
-        } catch (ExecutionException e) {
-            synchronized (kept) {
-                kept.remove(key, task);
+        CompletableFuture<V> mine = new CompletableFuture<>();
+        CompletableFuture<V> first = kept.asMap().putIfAbsent(key, mine);
+        if (first == null) {
+            try {
+                mine.complete(compute.get());
+            } catch (RuntimeException | Error e) {
+                mine.completeExceptionally(e);
             }
+        }
+        try {
+            return (first == null ? mine : first).join();
+        } catch (CompletionException e) {
             if (e.getCause() instanceof RuntimeException cause) throw cause;
-            throw new IllegalStateException(e.getCause());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException("Stopped while waiting for a computation.", e);
+            throw e;
         }
     }
 }

@@ -3,6 +3,8 @@ package velvetbezel.web.job;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -13,6 +15,7 @@ import velvetbezel.store.Board;
 /** Works out before somebody waits: what the board lacks and the kits of the next jobs at the start, those of a car when it is chosen. */
 @Component
 class WarmUp implements ApplicationRunner, DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
     private static final int SECONDS_TO_END = 10;
     /** So many jobs are in hand in a week. */
     private static final int MOST_AT_START = 20;
@@ -41,8 +44,12 @@ class WarmUp implements ApplicationRunner, DisposableBean {
     }
 
     private void warm(int number) {
-        OpenJob open = desk.open(number);
-        if (open.vehicle().isPresent() && !open.has(new Entry.HandedOver())) matching.allKits(open);
+        try {
+            OpenJob open = desk.open(number);
+            if (open.vehicle().isPresent() && !open.has(new Entry.HandedOver())) matching.allKits(open);
+        } catch (RuntimeException e) {
+            LOG.error("The kits of job {} were not worked out beforehand; its page will do it", number, e);
+        }
     }
 
     @Override

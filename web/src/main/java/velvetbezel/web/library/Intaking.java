@@ -145,13 +145,19 @@ class Intaking implements DisposableBean {
     }
 
     private void run(Runnable work) {
-        Future<?> running = beside.submit(work);
+        Future<?> running = beside.submit(() -> {
+            try {
+                work.run();
+            } catch (RuntimeException e) {
+                LOG.error("An intake failed", e);
+            }
+        });
         try {
             running.get(SHORT_WAIT_MS, TimeUnit.MILLISECONDS);
         } catch (TimeoutException e) {
             LOG.debug("still running; its page follows it");
         } catch (ExecutionException e) {
-            LOG.error("An intake failed", e.getCause());
+            throw new IllegalStateException(e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
