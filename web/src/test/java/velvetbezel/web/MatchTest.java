@@ -241,4 +241,23 @@ class MatchTest extends InBrowser {
                 .filter(new Locator.FilterOptions().setHasText("Thornlea ISO A and B to bare leads"));
         assertThat(tails).containsText("Steering button: next");
     }
+
+    /** In the car, with one thumb: kits by name, their figures side by side, and one that is chosen. */
+    @Test
+    void kitIsChosenOnThePhone() {
+        Job job = job("corrick-ferryman-2006", Map.of());
+        Page page = window("ines", 390, 844);
+        page.navigate("/jobs/%d/match".formatted(job.number()));
+        kitsThere(page);
+        Locator choose = page.getByLabel("Choose kit A", new Page.GetByLabelOptions().setExact(true));
+        assertThat(choose).isVisible();
+        assertTrue(choose.boundingBox().height >= 44, "a thumb hits it");
+        assertThat(page.locator(".versus td[data-kit=A]").first()).isVisible();
+        assertEquals(
+                390,
+                page.evaluate("document.documentElement.scrollWidth"),
+                "nothing is wider than the phone, the header neither");
+        saved(page, choose::click);
+        assertThat(page.locator("h1")).containsText("Kit A is chosen");
+    }
 }
