@@ -1,7 +1,10 @@
 package velvetbezel.store;
 
 import static velvetbezel.store.rows.Tables.INTAKE_ROW;
+import static velvetbezel.store.rows.Tables.SHEET;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.IntConsumer;
 import org.jooq.DSLContext;
@@ -104,12 +107,30 @@ final class PriceLists {
                 to);
         tx.execute(
                 """
-            update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2))),
-              typed = jsonb_set(s.typed::jsonb, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))::text
+            update sheet s set revision = s.revision + 1, body = jsonb_set(s.body, '{price}', to_jsonb(round((r.body->>'price')::numeric / 100, 2)))
             from intake_row r where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and s.id = r.item and r.body ?? 'price'
               and (s.body->>'price')::numeric * 100 is distinct from (r.body->>'price')::numeric""",
                 id,
                 from,
                 to);
+        tx.fetch(
+                        """
+            select s.id, s.typed, (s.body->>'price')::numeric from sheet s join intake_row r on r.item = s.id
+            where r.intake_id = ? and r.verdict = 'changed' and r.line between ? and ? and r.body ?? 'price' and s.typed is not null""",
+                        id,
+                        from,
+                        to)
+                .forEach(r -> typedPrice(tx, r.get(0, String.class), r.get(1, String.class), r.get(2, Double.class)));
+    }
+
+    /** What was typed keeps the order in which it was typed. */
+    private static void typedPrice(DSLContext tx, String sheet, String typed, Double price) {
+        Map<String, Object> tree = new LinkedHashMap<>();
+        ((Map<?, ?>) Json.parse(typed)).forEach((k, v) -> tree.put((String) k, v));
+        tree.put("price", price);
+        tx.update(SHEET)
+                .set(SHEET.TYPED, Json.write(tree))
+                .where(SHEET.ID.eq(sheet))
+                .execute();
     }
 }

@@ -115,6 +115,17 @@ class PriceListTest {
         assertEquals(Intakes.State.HEADINGS, now(id).state());
     }
 
+    /** The order in which a sheet was typed is not the list's to change. */
+    @Test
+    void priceGoesIntoWhatWasTypedAndNothingElseDoes() {
+        List<?> before = List.copyOf(((Map<?, ?>) library.typed("thornlea-iso-tails")).keySet());
+        intakes.take(read("number,price\nthornlea-iso-tails,77.70\n"));
+        Map<?, ?> typed = (Map<?, ?>) library.typed("thornlea-iso-tails");
+        assertEquals(before, List.copyOf(typed.keySet()));
+        assertEquals(77.7, typed.get("price"));
+        assertTrue(library.find("thornlea-iso-tails").orElseThrow().body().contains("77.7"));
+    }
+
     /** Written as a text for whoever opens the list in a spreadsheet, and read back as it was. */
     @Test
     void nameThatASpreadsheetWouldRunIsWrittenAsAText() {
