@@ -124,6 +124,15 @@ class SheetReaderTest {
                         "\"name\": \"acc\", \"role\": \"accessory\", \"color\""));
     }
 
+    /** At a station that there is not, a caution would be shown nowhere. */
+    @Test
+    void cautionAtAStationThatThereIsNotIsRefused() {
+        assertEquals(
+                List.of(
+                        "cautions[1].station: \"Arrival\" is not known; allowed: Arrive, Match, Wire, Prove, Hand over."),
+                faults("corrick-ferryman-2006", "\"station\": \"Arrive\"", "\"station\": \"Arrival\""));
+    }
+
     @Test
     void newerVersionAndForeignFormatAreRefused() {
         assertEquals(
