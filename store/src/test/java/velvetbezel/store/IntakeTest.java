@@ -18,7 +18,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jooq.DSLContext;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,21 +26,8 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.SheetTree;
 
 /** Bringing in sheets (whole or not at all) and lists of parts: previewed, cancelled without a trace. */
-class IntakeTest {
+class IntakeTest extends Importing {
     private static final String HEADER = "number,name,maker,kind,price,stock,days,plug,opening\n";
-    private DSLContext db;
-    private Library library;
-    private Intakes intakes;
-    private Shelves shelves;
-
-    @BeforeEach
-    void fresh() throws Exception {
-        db = TestDatabase.fresh();
-        library = new Library(db);
-        intakes = new Intakes(db, Clock.systemUTC());
-        shelves = new Shelves(db);
-        library.take(StoreTest.demo(), "Ines");
-    }
 
     private UUID read(Reader csv) {
         UUID id = intakes.openList("list.csv", "Ines", 0, "");
@@ -51,10 +37,6 @@ class IntakeTest {
 
     private UUID read(String csv) {
         return read(new StringReader(csv));
-    }
-
-    private Intakes.Intake now(UUID id) {
-        return intakes.find(id).orElseThrow();
     }
 
     private List<String> refused(UUID id) {

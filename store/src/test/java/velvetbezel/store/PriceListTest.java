@@ -6,39 +6,19 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.StringReader;
 import java.io.StringWriter;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.jooq.DSLContext;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InvalidInput;
 
 /** Price lists in suppliers' own headings, of radios and parts. */
-class PriceListTest {
-    private DSLContext db;
-    private Library library;
-    private Intakes intakes;
-    private Shelves shelves;
-
-    @BeforeEach
-    void fresh() throws Exception {
-        db = TestDatabase.fresh();
-        library = new Library(db);
-        intakes = new Intakes(db, Clock.systemUTC());
-        shelves = new Shelves(db);
-        library.take(StoreTest.demo(), "Ines");
-    }
+class PriceListTest extends Importing {
 
     private UUID read(String csv) {
         return read(csv, "");
-    }
-
-    private Intakes.Intake now(UUID id) {
-        return intakes.find(id).orElseThrow();
     }
 
     private static final String SUPPLIERS_OWN =

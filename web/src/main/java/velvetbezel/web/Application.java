@@ -3,7 +3,6 @@ package velvetbezel.web;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import org.jooq.DSLContext;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
@@ -82,7 +81,7 @@ public class Application {
             shelves.relist();
             intakes.endOrphans();
             if (folder.isEmpty() || !jobs.empty() || !library.radios().isEmpty()) return;
-            LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+            LocalDate today = Today.at(clock);
             new Demo(Path.of(folder), library, jobs, intakes, today).load();
             week.load();
         };

@@ -2,7 +2,6 @@ package velvetbezel.web.job;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -19,6 +18,7 @@ import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
 import velvetbezel.units.Volts;
+import velvetbezel.web.Today;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Reading;
@@ -49,7 +49,7 @@ public class DemoWeek {
 
     /** Opens them and works on them as people would. */
     public void load() {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        LocalDate today = Today.at(clock);
         int waiting = open(
                 "Piano tuner's crossover",
                 "M. Tallow",

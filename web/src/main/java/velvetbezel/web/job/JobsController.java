@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +27,7 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.web.Today;
 import velvetbezel.web.Who;
 
 /** The list of jobs: open a new one, save one as an archive, take one in. */
@@ -82,7 +82,7 @@ class JobsController {
     }
 
     private String show(JobsView.Asked asked, Model model, List<Fault> faults, Map<String, String> typed) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        LocalDate today = Today.at(clock);
         model.addAttribute("view", JobsView.of(asked, board, today, library.entries("vehicle"), faults, typed));
         return "job/list";
     }

@@ -1,8 +1,6 @@
 package velvetbezel.web.library;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,6 +16,7 @@ import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Document;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
+import velvetbezel.web.Today;
 
 /** Changes sheets by hand: one position of a plug at a time, a sister sheet, a revision brought back. */
 @Service
@@ -141,12 +140,7 @@ class Editing {
         return SheetTree.claimed(
                 tree,
                 path,
-                SheetTree.claim(
-                        value,
-                        origin,
-                        typed.by.strip(),
-                        LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())
-                                .toString()),
+                SheetTree.claim(value, origin, typed.by.strip(), Today.at(clock).toString()),
                 usual);
     }
 

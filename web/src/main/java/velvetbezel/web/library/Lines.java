@@ -1,8 +1,6 @@
 package velvetbezel.web.library;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -39,6 +37,7 @@ import velvetbezel.store.Library;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.StandardArchetypes;
 import velvetbezel.units.WireColour;
+import velvetbezel.web.Today;
 
 /** Sheets typed in lines: what comes of them while they are typed, and their saving. */
 @Service
@@ -132,9 +131,7 @@ public class Lines {
         source.put(
                 "by",
                 typed.getOrDefault("by", "").isBlank() ? who : typed.get("by").strip());
-        source.put(
-                "date",
-                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
+        source.put("date", Today.at(clock).toString());
         if (source.get("by").equals("")) source.remove("by");
         return source;
     }

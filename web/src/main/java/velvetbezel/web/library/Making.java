@@ -1,8 +1,6 @@
 package velvetbezel.web.library;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +13,7 @@ import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Library;
+import velvetbezel.web.Today;
 
 /** Changes what a sheet is made of: facts, and pieces of its device. */
 @Service
@@ -127,6 +126,6 @@ class Making {
                 value,
                 origin,
                 typed.getOrDefault("by", "").strip(),
-                LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString());
+                Today.at(clock).toString());
     }
 }
