@@ -27,10 +27,10 @@ import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
 import velvetbezel.store.Json;
 import velvetbezel.store.StandardTables;
+import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Loads;
 import velvetbezel.worksheet.Sizing;
-import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /**
@@ -111,7 +111,7 @@ public class WorksheetBenchmark {
         Run run = Run.of(installation);
         run.through(STATES, run.start());
         Worksheet worksheet = Worksheet.of(installation);
-        Sizing sizing = new Sizing(StandardTables.all(), Ways.USUAL);
+        Sizing sizing = new Sizing(StandardTables.all(), JointChoices.USUAL);
         List<Object> made = new ArrayList<>();
         for (JointRow row : worksheet.joints()) made.add(sizing.of(row));
         return made;

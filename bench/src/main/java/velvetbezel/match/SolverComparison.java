@@ -76,7 +76,7 @@ public final class SolverComparison {
 
     /** @return whether it came to the end */
     private static boolean solve(RadioMatch match, Seeded shop, Set<List<Integer>> front) {
-        Compiled compiled = match.compiled().orElseThrow();
+        KitTables compiled = match.compiled().orElseThrow();
         Model model = new Model();
         List<List<Offer>> offers =
                 compiled.slots().stream().map(s -> offers(s, shop)).toList();
@@ -159,7 +159,7 @@ public final class SolverComparison {
         return longest;
     }
 
-    private static void forbidTies(Model model, Compiled compiled, IntVar[] choice) {
+    private static void forbidTies(Model model, KitTables compiled, IntVar[] choice) {
         for (BitSet places : compiled.rivals()) {
             Tuples allowed = new Tuples(true);
             each(compiled, places, choices -> {
@@ -172,7 +172,7 @@ public final class SolverComparison {
     }
 
     private static IntVar loss(
-            Model model, Compiled compiled, KitTable table, IntVar[] choice, RadioMatch match, Seeded shop) {
+            Model model, KitTables compiled, KitTable table, IntVar[] choice, RadioMatch match, Seeded shop) {
         Tuples allowed = new Tuples(true);
         int[] most = new int[1];
         each(compiled, table.places(), choices -> {
@@ -194,7 +194,7 @@ public final class SolverComparison {
         return loss;
     }
 
-    private static void each(Compiled compiled, BitSet places, Consumer<int[]> then) {
+    private static void each(KitTables compiled, BitSet places, Consumer<int[]> then) {
         List<int[]> all = new ArrayList<>(List.of(new int[compiled.slots().size()]));
         places.stream().forEach(p -> {
             List<int[]> next = new ArrayList<>();

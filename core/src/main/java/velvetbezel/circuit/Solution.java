@@ -19,7 +19,7 @@ public final class Solution {
     }
 
     /** Potential of a node to the reference. */
-    public Potential at(int node) {
+    public NodeVoltage at(int node) {
         return between(node, 0);
     }
 
@@ -27,8 +27,8 @@ public final class Solution {
      * What a meter reads from {@code plus} to {@code minus}; works inside an island without a path to the reference
      * too.
      */
-    public Potential between(int plus, int minus) {
-        return islands.together(plus, minus) ? Potential.of(volts[plus] - volts[minus]) : Potential.NOT_CONNECTED;
+    public NodeVoltage between(int plus, int minus) {
+        return islands.together(plus, minus) ? NodeVoltage.of(volts[plus] - volts[minus]) : NodeVoltage.NOT_CONNECTED;
     }
 
     public boolean connected(int a, int b) {

@@ -17,7 +17,7 @@ public final class Spice {
         deck.append(".control\nop\n");
         Solution solution = net.solve();
         for (int node = 1; node < net.nodes(); node++)
-            if (solution.at(node) instanceof Potential.At)
+            if (solution.at(node) instanceof NodeVoltage.At)
                 deck.append("print v(").append(name(node)).append(")\n");
         return deck.append(".endc\n.end\n").toString();
     }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import velvetbezel.draft.Archetype.Param;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
 
@@ -40,7 +40,7 @@ public record Archetypes(
 
     /** @throws InvalidInput with every fault */
     public static Archetypes read(Object tree) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Node node = Node.root(tree, faults);
         if (!FORMAT.equals(node.at("format").text())) node.at("format").fault("expected \"" + FORMAT + "\".");
         if (!faults.isEmpty()) throw new InvalidInput(faults);

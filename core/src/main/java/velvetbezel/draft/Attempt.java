@@ -3,7 +3,7 @@ package velvetbezel.draft;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Plug;
 
 /**
@@ -14,7 +14,7 @@ import velvetbezel.sheet.Plug;
  * @param faces     its plugs as they can be drawn
  * @param faults    all of them, at once
  */
-public record Attempt(Expansion expansion, Optional<Enough> enough, List<Plug> faces, List<Fault> faults) {
+public record Attempt(Expansion expansion, Optional<Enough> enough, List<Plug> faces, List<InputProblem> faults) {
     public Attempt {
         faces = List.copyOf(faces);
         faults = List.copyOf(faults);

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Flow;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 
 /** A car's long sheet from its short one. */
@@ -25,10 +25,10 @@ final class CarExpander {
             ShortSheet.PAPER);
 
     private final ShortSheet sheet;
-    private final List<Fault> faults;
+    private final List<InputProblem> faults;
     private final CarPieces pieces;
 
-    CarExpander(ShortSheet sheet, Archetypes catalogue, List<Fault> faults) {
+    CarExpander(ShortSheet sheet, Archetypes catalogue, List<InputProblem> faults) {
         this.sheet = sheet;
         this.faults = faults;
         this.pieces =
@@ -76,7 +76,7 @@ final class CarExpander {
                 pieces.unknown(lead) ? "behind.w" + plug.id() + lead.position().getAsInt() : ends.get(role);
         String end = lead.to().isEmpty() ? usual : lead.to().get(0);
         if (end == null)
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "plugs." + plug.id(),
                     "position %d: nothing stands behind \"%s\"; choose what it feeds, or write \"unknown\"."
                             .formatted(lead.position().getAsInt(), role)));

@@ -9,7 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import velvetbezel.draft.Archetype.Param;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 
 /** What is wrong with a short sheet of a car, beyond words that are not read. */
@@ -19,9 +19,9 @@ final class CarFaults {
     private final ShortSheet sheet;
     private final Archetypes catalogue;
     private final CarPieces pieces;
-    private final List<Fault> faults;
+    private final List<InputProblem> faults;
 
-    CarFaults(ShortSheet sheet, Archetypes catalogue, CarPieces pieces, List<Fault> faults) {
+    CarFaults(ShortSheet sheet, Archetypes catalogue, CarPieces pieces, List<InputProblem> faults) {
         this.sheet = sheet;
         this.catalogue = catalogue;
         this.pieces = pieces;
@@ -49,7 +49,7 @@ final class CarFaults {
     }
 
     private void fault(String field, String message) {
-        faults.add(new Fault(field, message));
+        faults.add(new InputProblem(field, message));
     }
 
     private void power() {

@@ -11,7 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.CommonCode;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.LeadState;
 import velvetbezel.sheet.PartKind;
@@ -48,7 +48,7 @@ final class DeviceExpander {
 
     private final ShortSheet sheet;
     private final Archetypes catalogue;
-    private final List<Fault> faults;
+    private final List<InputProblem> faults;
     private final DevicePieces pieces;
     private final boolean commonCode;
     /** Terminal of each role, "gives" before it where it gives. */
@@ -62,7 +62,7 @@ final class DeviceExpander {
     /** Positions that others are carried on to: "out 3". */
     private final Set<String> targets;
 
-    DeviceExpander(ShortSheet sheet, Archetypes catalogue, List<Fault> faults) {
+    DeviceExpander(ShortSheet sheet, Archetypes catalogue, List<InputProblem> faults) {
         this.sheet = sheet;
         this.catalogue = catalogue;
         this.faults = faults;
@@ -78,7 +78,7 @@ final class DeviceExpander {
         Set<String> features = pieces.features();
         sheet.has().keySet().stream()
                 .filter(f -> !features.contains(f))
-                .forEach(f -> faults.add(new Fault(
+                .forEach(f -> faults.add(new InputProblem(
                         "has." + f,
                         "is nothing the catalogue knows; the nearest are %s.".formatted(Nearest.to(f, features)))));
     }
@@ -180,7 +180,7 @@ final class DeviceExpander {
         String gives = roleName(role);
         String terminal = terminals.get(gives);
         if (terminal == null) {
-            Fault fault = new Fault(
+            InputProblem fault = new InputProblem(
                     "leads",
                     "hold no lead that %s, which %s."
                             .formatted(role.startsWith(GIVES) ? role : "is " + role, needing()));
@@ -227,7 +227,7 @@ final class DeviceExpander {
                 end(to, built)
                         .ifPresentOrElse(
                                 end -> wires.add(wire(from, end, lead)),
-                                () -> faults.add(new Fault(
+                                () -> faults.add(new InputProblem(
                                         "plugs." + plug.id(),
                                         "position %d goes to \"%s\", and this part has no such plug, position or lead."
                                                 .formatted(number, to))));
@@ -287,7 +287,8 @@ final class DeviceExpander {
     private Map<String, Object> cable(Map<?, ?> typed) {
         if (!(typed.get("wires") instanceof String text)) return Archetypes.object(typed);
         ShortLines.Read read = ShortLines.read(text);
-        read.unread().forEach(u -> faults.add(new Fault("cable.wires", "\"%s\" %s".formatted(u.words(), u.why()))));
+        read.unread()
+                .forEach(u -> faults.add(new InputProblem("cable.wires", "\"%s\" %s".formatted(u.words(), u.why()))));
         List<Object> wires = new ArrayList<>();
         for (ShortLead lead : read.leads()) {
             Map<String, Object> wire = new LinkedHashMap<>();

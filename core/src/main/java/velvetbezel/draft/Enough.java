@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 
 /**
@@ -25,7 +25,7 @@ public record Enough(List<String> stops, List<String> open) {
     }
 
     /** @param faults of the short sheet, as reading and expanding found them */
-    static Enough of(ShortSheet sheet, List<Choosing> choices, List<Fault> faults) {
+    static Enough of(ShortSheet sheet, List<Choosing> choices, List<InputProblem> faults) {
         List<String> stops = faults.stream()
                 .filter(f -> !f.field().equals("name"))
                 .map(f -> "%s %s".formatted(place(f.field()), f.message()).strip())

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.draft.Expansion.AssumedValue;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.sheet.SheetTree;
@@ -29,7 +29,7 @@ public final class Expander {
      * @throws InvalidInput with every fault: unread words, roles nothing stands behind, choices nothing hangs on
      */
     public static Expansion expand(Object tree, Archetypes catalogue) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Expansion expansion = expand(tree, catalogue, faults);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return expansion;
@@ -37,7 +37,7 @@ public final class Expander {
 
     /** What can be made of a sheet that is still being typed. */
     public static Attempt attempt(Object tree, Archetypes catalogue) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Expansion expansion = expand(tree, catalogue, faults);
         ShortSheet sheet = ShortSheet.read(tree, new ArrayList<>());
         boolean car = sheet.kind().equals("vehicle");
@@ -49,7 +49,7 @@ public final class Expander {
     }
 
     /** As far as it goes: what is wrong is added to the faults, and the rest is expanded all the same. */
-    static Expansion expand(Object tree, Archetypes catalogue, List<Fault> faults) {
+    static Expansion expand(Object tree, Archetypes catalogue, List<InputProblem> faults) {
         ShortSheet sheet = ShortSheet.read(tree, faults);
         if (sheet.kind().equals("vehicle")) {
             CarExpander car = new CarExpander(sheet, catalogue, faults);
@@ -63,7 +63,7 @@ public final class Expander {
                     car.pieces().open());
         }
         if (!Set.of("radio", "part").contains(sheet.kind())) {
-            faults.add(new Fault("kind", "\"%s\" is none of %s.".formatted(sheet.kind(), KINDS)));
+            faults.add(new InputProblem("kind", "\"%s\" is none of %s.".formatted(sheet.kind(), KINDS)));
             return Expansion.NOTHING;
         }
         DeviceExpander device = new DeviceExpander(sheet, catalogue, faults);
@@ -76,13 +76,13 @@ public final class Expander {
     }
 
     /** Whether what is left names something that was struck out. */
-    private static Optional<Fault> restsOn(List<Archetype> struck, Map<String, Object> whole) {
+    private static Optional<InputProblem> restsOn(List<Archetype> struck, Map<String, Object> whole) {
         if (struck.isEmpty()) return Optional.empty();
         try {
             SheetReader.read(whole);
             return Optional.empty();
         } catch (InvalidInput e) {
-            return Optional.of(new Fault(
+            return Optional.of(new InputProblem(
                     ShortSheet.OTHERWISE,
                     "Without \"%s\" the rest cannot be worked out, since it rests on it (%s: %s). Leave it in, or write the difference by hand."
                             .formatted(

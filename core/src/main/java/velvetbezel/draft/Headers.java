@@ -4,7 +4,7 @@ import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 
 /** The head of a sheet: what a person leaves out of a short one, by what was typed. */
 final class Headers {
@@ -13,10 +13,10 @@ final class Headers {
     private Headers() {}
 
     /** A copy with id, source and, for a vehicle, make, model and trim. */
-    static Map<String, Object> whole(Map<String, Object> typed, List<Fault> faults) {
+    static Map<String, Object> whole(Map<String, Object> typed, List<InputProblem> faults) {
         Map<String, Object> tree = Archetypes.object(typed);
         String name = typed.get("name") instanceof String text ? text.strip() : "";
-        if (name.isEmpty()) faults.add(new Fault("name", "is missing."));
+        if (name.isEmpty()) faults.add(new InputProblem("name", "is missing."));
         tree.putIfAbsent("id", id(name));
         tree.putIfAbsent("source", Map.of("from", "stated"));
         if ("vehicle".equals(typed.get("kind"))) {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.units.Colour;
 import velvetbezel.units.WireColour;
@@ -25,17 +25,18 @@ public record Paper(Map<String, String> words) {
     }
 
     /** Reads "B = black, SP1 = front left +", by commas or lines. @param faults those that mean nothing are added */
-    public static Paper read(String text, List<Fault> faults) {
+    public static Paper read(String text, List<InputProblem> faults) {
         Map<String, String> words = new LinkedHashMap<>();
         for (String line : text.split("[,;\\n]")) {
             if (line.isBlank()) continue;
             String[] sides = line.split("=", 2);
             String meaning = sides.length == 2 ? sides[1].strip() : "";
             if (sides.length < 2 || sides[0].isBlank())
-                faults.add(new Fault("paper", "\"%s\" maps nothing; write it as B = black.".formatted(line.strip())));
+                faults.add(new InputProblem(
+                        "paper", "\"%s\" maps nothing; write it as B = black.".formatted(line.strip())));
             else if (WireColour.read(meaning).isEmpty()
                     && LeadRole.read(meaning).isEmpty())
-                faults.add(new Fault(
+                faults.add(new InputProblem(
                         "paper",
                         "\"%s\" is no colour and no role; the nearest are %s."
                                 .formatted(meaning, Nearest.to(meaning, meanings()))));

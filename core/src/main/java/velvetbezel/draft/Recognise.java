@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetbezel.draft.Recognised.Share;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.SheetTree;
 
 /**
@@ -61,7 +61,7 @@ public final class Recognise {
 
     /** What the expansion of a short sheet lacks of the long one. @param faults of the short sheet are added */
     private static Optional<Object> patch(
-            Map<String, Object> shortTree, Map<String, Object> whole, Archetypes catalogue, List<Fault> faults) {
+            Map<String, Object> shortTree, Map<String, Object> whole, Archetypes catalogue, List<InputProblem> faults) {
         return Patch.between(whole(Expander.expand(shortTree, catalogue, faults).tree()), whole);
     }
 
@@ -72,7 +72,7 @@ public final class Recognise {
 
     /** How much a short sheet leaves to be written by hand; one with faults costs more than any without. */
     static int cost(Map<String, Object> shortTree, Map<String, Object> whole, Archetypes catalogue) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         int left = patch(shortTree, whole, catalogue, faults).map(Patch::size).orElse(0);
         return left + COST_OF_FAULT * faults.size();
     }

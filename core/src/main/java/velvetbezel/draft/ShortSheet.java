@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Node;
 
 /**
@@ -49,7 +49,7 @@ record ShortSheet(
         return tree instanceof Map<?, ?> map && FORMAT.equals(map.get("format"));
     }
 
-    static ShortSheet read(Object tree, List<Fault> faults) {
+    static ShortSheet read(Object tree, List<InputProblem> faults) {
         Node node = Node.root(tree, faults);
         String kind = node.at("kind").text();
         boolean car = kind.equals("vehicle");

@@ -14,16 +14,16 @@ import velvetbezel.units.Volts;
 
 /** One function tried on one run: every step of its scenario, and the first expectation that failed. */
 final class Attempt {
-    private final Function function;
+    private final CarFunction function;
     private final List<Settled> steps = new ArrayList<>();
     private int failedStep = -1;
     private Expect failed;
 
-    Attempt(Function function, Run run, Memory start) {
+    Attempt(CarFunction function, Run run, Memory start) {
         this.function = function;
         VehicleState state = VehicleState.AT_REST;
         Memory memory = start;
-        for (Function.Scene scene : function.scenario()) {
+        for (CarFunction.Scene scene : function.scenario()) {
             state = scene.set().from(state);
             Settled settled = run.in(state, memory);
             memory = settled.memory();
@@ -59,7 +59,7 @@ final class Attempt {
         return steps;
     }
 
-    Function function() {
+    CarFunction function() {
         return function;
     }
 

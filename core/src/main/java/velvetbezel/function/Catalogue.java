@@ -8,20 +8,20 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.PortRef;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Node;
+import velvetbezel.sheet.ScenarioReader;
 import velvetbezel.sheet.SheetReader;
-import velvetbezel.sheet.StepReader;
 
 /** All functions that are asked of an installation, in the order in which they are proved. */
-public record Catalogue(String id, List<Function> functions) {
+public record Catalogue(String id, List<CarFunction> functions) {
     public Catalogue {
         functions = List.copyOf(functions);
     }
 
-    public Optional<Function> find(FunctionId id) {
+    public Optional<CarFunction> find(FunctionId id) {
         return functions.stream().filter(f -> f.id().equals(id)).findFirst();
     }
 
@@ -31,14 +31,14 @@ public record Catalogue(String id, List<Function> functions) {
      * @throws InvalidInput with every fault
      */
     public static Catalogue read(Object tree) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Node node = Node.root(tree, faults);
         String id = SheetReader.header(node).id();
         node.only("format", "version", "kind", "id", "name", "source", "functions");
-        List<Function> functions =
+        List<CarFunction> functions =
                 node.at("functions").list().stream().map(Catalogue::function).toList();
         Set<FunctionId> seen = new HashSet<>();
-        for (Function f : functions)
+        for (CarFunction f : functions)
             if (!seen.add(f.id())) node.at("functions").fault("has function \"%s\" twice.".formatted(f.id()));
         if (functions.isEmpty()) node.at("functions").fault("is missing or empty.");
         if (!faults.isEmpty()) throw new InvalidInput(faults);
@@ -54,9 +54,9 @@ public record Catalogue(String id, List<Function> functions) {
                 .collect(Collectors.toUnmodifiableSet());
     }
 
-    private static Function function(Node node) {
+    private static CarFunction function(Node node) {
         node.only("function", "name", "group", "ask", "expected", "wish", "must", "feeds", "scenario");
-        return new Function(
+        return new CarFunction(
                 new FunctionId(node.at("function").text()),
                 node.at("name").text(),
                 node.at("group").text(),
@@ -70,10 +70,10 @@ public record Catalogue(String id, List<Function> functions) {
                 node.at("scenario").list().stream().map(Catalogue::scene).toList());
     }
 
-    private static Function.Scene scene(Node node) {
+    private static CarFunction.Scene scene(Node node) {
         node.only("set", "expect");
-        return new Function.Scene(
-                StepReader.step(node.at("set")),
+        return new CarFunction.Scene(
+                ScenarioReader.step(node.at("set")),
                 node.at("expect").list().stream()
                         .flatMap(n -> expect(n).stream())
                         .toList());

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.harness.Instance;
 import velvetbezel.run.PortRef;
-import velvetbezel.sheet.Step;
+import velvetbezel.sheet.ScenarioStep;
 
 /**
  * Functions speak of facilities: "amplifier", "chime sounder". Each device says what it counts as; one whose own id is
@@ -28,10 +28,10 @@ public final class Facilities {
     }
 
     /** The function in terms of the devices of this installation. */
-    public Function bind(Function function) {
+    public CarFunction bind(CarFunction function) {
         if (devices.isEmpty()) return function;
-        List<Function.Scene> scenes = function.scenario().stream()
-                .map(s -> new Function.Scene(
+        List<CarFunction.Scene> scenes = function.scenario().stream()
+                .map(s -> new CarFunction.Scene(
                         bind(s.set()), s.expects().stream().map(this::bind).toList()))
                 .toList();
         return function.with(scenes);
@@ -41,13 +41,13 @@ public final class Facilities {
         return devices.getOrDefault(name, List.of(name));
     }
 
-    private Step bind(Step step) {
+    private ScenarioStep bind(ScenarioStep step) {
         Map<String, String> settings = new LinkedHashMap<>();
         step.settings().forEach((key, value) -> {
             int dot = key.indexOf('.');
             for (String device : of(key.substring(0, dot))) settings.put(device + key.substring(dot), value);
         });
-        return new Step(step.words(), step.dimmer(), step.buttons(), step.unplugged(), settings);
+        return new ScenarioStep(step.words(), step.dimmer(), step.buttons(), step.unplugged(), settings);
     }
 
     private Expect bind(Expect expect) {

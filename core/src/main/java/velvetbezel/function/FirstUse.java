@@ -14,7 +14,7 @@ import velvetbezel.run.Memory;
 import velvetbezel.run.Run;
 import velvetbezel.run.Settled;
 import velvetbezel.run.Window;
-import velvetbezel.sheet.Step;
+import velvetbezel.sheet.ScenarioStep;
 import velvetbezel.state.VehicleState;
 import velvetbezel.units.Volts;
 
@@ -38,7 +38,7 @@ public record FirstUse(Learned learned, Memory memory, Run run) {
         Map<String, Map<String, Window>> windows = new HashMap<>();
         Memory memory = run.start();
         for (Instance instance : healthy.instances())
-            for (Step.FirstUse use : instance.device().firstUse()) {
+            for (ScenarioStep.FirstUse use : instance.device().firstUse()) {
                 VehicleState state = use.set().from(VehicleState.AT_REST);
                 Settled settled = run.in(state, memory);
                 memory = settled.memory();

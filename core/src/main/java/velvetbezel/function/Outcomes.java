@@ -63,7 +63,7 @@ public final class Outcomes {
         }
 
         /** Whether the factory installation fulfils it, whatever of it is open taken first. */
-        public boolean had(Function f) {
+        public boolean had(CarFunction f) {
             return possible.of(f)
                     && reference(new Case(false, Optional.empty())).attempt(f).fulfilled();
         }
@@ -142,12 +142,12 @@ public final class Outcomes {
         }
 
         /** The same of functions that need not be in the catalogue: pieces of some. */
-        public Map<FunctionId, Kind> kindsOf(Collection<Function> functions) {
-            boolean taught = functions.stream().anyMatch(Function::pressesButtons);
+        public Map<FunctionId, Kind> kindsOf(Collection<CarFunction> functions) {
+            boolean taught = functions.stream().anyMatch(CarFunction::pressesButtons);
             Map<FunctionId, Brief> briefs = cases.settle(
                     c -> {
                         Map<FunctionId, Brief> under = new LinkedHashMap<>();
-                        for (Function f : functions)
+                        for (CarFunction f : functions)
                             under.put(
                                     f.id(),
                                     brief(
@@ -187,7 +187,7 @@ public final class Outcomes {
         Possible possible = new Possible(installation);
         return catalogue.functions().stream()
                 .filter(f -> possible.of(f) && ready.attempt(f).fulfilled())
-                .map(Function::id)
+                .map(CarFunction::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
@@ -228,7 +228,7 @@ public final class Outcomes {
                     facilities);
         }
 
-        Attempt attempt(Function f) {
+        Attempt attempt(CarFunction f) {
             return attempts.computeIfAbsent(f.id(), id -> new Attempt(facilities.bind(f), run, memory));
         }
     }
@@ -246,7 +246,7 @@ public final class Outcomes {
 
     private static Map<FunctionId, Outcome> once(Ready reference, Ready tried, Catalogue catalogue) {
         Map<FunctionId, Outcome> outcomes = new LinkedHashMap<>();
-        for (Function f : catalogue.functions())
+        for (CarFunction f : catalogue.functions())
             outcomes.put(f.id(), outcome(reference.attempt(f), tried.attempt(f), tried.paths()));
         return outcomes;
     }

@@ -28,7 +28,7 @@ final class Possible implements Expect.Visitor<Boolean> {
         }
     }
 
-    boolean of(Function function) {
+    boolean of(CarFunction function) {
         return facilities.bind(function).scenario().stream()
                 .flatMap(s -> s.expects().stream())
                 .allMatch(this::of);

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InnerWire;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Position;
 import velvetbezel.sheet.Sheet;
@@ -42,7 +42,7 @@ public final class Builder {
     }
 
     /** What is wrong with a sheet as built on its own: outputs tied together inside it. */
-    public static List<Fault> faultsOf(Sheet sheet) {
+    public static List<InputProblem> faultsOf(Sheet sheet) {
         if (sheet instanceof Sheet.Vehicle vehicle) return factory(vehicle).faults();
         Draft draft = new Draft();
         if (sheet instanceof Sheet.Radio radio)

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 
 /**
  * Devices, terminals and conductors: the graph that runs. Immutable.
@@ -28,7 +28,7 @@ public record Installation(
         List<Joint> joints,
         List<Mating> matings,
         List<Cap> caps,
-        List<Fault> faults,
+        List<InputProblem> faults,
         List<SubstituteChoice> substitutes,
         Map<String, String> settings,
         Map<String, String> modes,

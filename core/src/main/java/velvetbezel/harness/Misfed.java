@@ -9,8 +9,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.Fact;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Flow;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 
 /**
@@ -26,14 +26,14 @@ public final class Misfed {
 
     private final Installation installation;
     private final Labels labels;
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<InputProblem> faults = new ArrayList<>();
 
     private Misfed(Installation installation) {
         this.installation = installation;
         this.labels = new Labels(installation);
     }
 
-    public static List<Fault> in(Installation installation) {
+    public static List<InputProblem> in(Installation installation) {
         Misfed misfed = new Misfed(installation);
         Components components = new Components(installation.conductors());
         components.groups().forEach(misfed::net);
@@ -46,7 +46,7 @@ public final class Misfed {
     }
 
     private void fault(String at, String message) {
-        faults.add(new Fault(at, message));
+        faults.add(new InputProblem(at, message));
     }
 
     private Optional<LeadRole> role(TerminalId id) {

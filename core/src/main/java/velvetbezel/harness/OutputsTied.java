@@ -5,8 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import velvetbezel.sheet.Effect;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.Flow;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
@@ -33,14 +33,14 @@ final class OutputsTied {
     }
 
     /** @param nets what hangs together in the draft */
-    static List<Fault> in(Draft draft, Components nets) {
+    static List<InputProblem> in(Draft draft, Components nets) {
         return new OutputsTied().find(draft, nets);
     }
 
-    private List<Fault> find(Draft draft, Components nets) {
+    private List<InputProblem> find(Draft draft, Components nets) {
         for (Instance instance : draft.instances) collect(instance);
         for (Terminal t : draft.terminals.values()) leadThatGives(draft, t);
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         for (List<TerminalId> group : nets.groups()) {
             List<Output> here = group.stream()
                     .filter(outputs::containsKey)
@@ -88,8 +88,8 @@ final class OutputsTied {
         outputs.merge(id, new Output(id, instance, certain), (a, b) -> a.certain ? a : b);
     }
 
-    private static Fault fault(Output a, Output b) {
-        return new Fault(
+    private static InputProblem fault(Output a, Output b) {
+        return new InputProblem(
                 a.id() + " and " + b.id(),
                 "two outputs are tied together: %s of %s and %s of %s. Leave one out, or put a diode or relay between them."
                         .formatted(

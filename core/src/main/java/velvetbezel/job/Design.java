@@ -9,11 +9,11 @@ import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.Misfed;
 import velvetbezel.prove.TestPlan;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
+import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.Load;
 import velvetbezel.worksheet.Loads;
 import velvetbezel.worksheet.Tables;
-import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /** A chosen kit in its car, with everything that is computed from it. */
@@ -23,9 +23,10 @@ public record Design(
         Worksheet worksheet,
         TestPlan plan,
         List<Load> loads,
-        List<Fault> misfed) {
+        List<InputProblem> misfed) {
     /** @param ways of which only the extensions matter here */
-    public static Design of(Installation factory, Installation built, Catalogue catalogue, Tables tables, Ways ways) {
+    public static Design of(
+            Installation factory, Installation built, Catalogue catalogue, Tables tables, JointChoices ways) {
         Installation installation = ways.applied(built);
         Map<FunctionId, Outcome> outcomes = Outcomes.compare(factory, installation, catalogue);
         Worksheet worksheet = Worksheet.of(installation);

@@ -25,8 +25,8 @@ import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Trait;
 import velvetbezel.worksheet.Extension;
+import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.JointKind;
-import velvetbezel.worksheet.Ways;
 
 /** Everything that a job says at one moment. */
 public final class JobState {
@@ -108,14 +108,14 @@ public final class JobState {
     }
 
     /** How this job's joints are made. */
-    public Ways ways() {
+    public JointChoices ways() {
         Map<JointId, JointKind> kinds = new HashMap<>();
         for (Entry.JointKindChosen e : all(Entry.JointKindChosen.class)) kinds.put(e.joint(), get(e).orElseThrow());
         Map<JointId, Extension> extended = new HashMap<>();
         for (Entry.JointExtended e : all(Entry.JointExtended.class)) extended.put(e.joint(), get(e).orElseThrow());
         Set<TerminalId> folded =
                 all(Entry.LeadFolded.class).stream().map(Entry.LeadFolded::lead).collect(Collectors.toSet());
-        return new Ways(get(new Entry.SchoolChosen()), kinds, folded, extended);
+        return new JointChoices(get(new Entry.SchoolChosen()), kinds, folded, extended);
     }
 
     /** Values that were decided for devices of the kit. */

@@ -30,7 +30,7 @@ final class Front {
     /** More slack than a working day thins nothing further: what is left differs in price, wait, cuts or losses. */
     private static final int MOST_SLACK = 512;
 
-    private final Compiled compiled;
+    private final KitTables compiled;
     private final Wishes wishes;
     private final ToIntFunction<FunctionId> weight;
     private final List<Slot> slots;
@@ -63,7 +63,7 @@ final class Front {
     private final List<List<List<Offer>>> offers;
 
     private Front(
-            Compiled compiled,
+            KitTables compiled,
             Wishes wishes,
             ToIntFunction<FunctionId> weight,
             Function<Sheet.Part, Cost> price,
@@ -104,7 +104,7 @@ final class Front {
      * @param forced the part that a kit must have
      */
     static Found of(
-            Compiled compiled,
+            KitTables compiled,
             Wishes wishes,
             ToIntFunction<FunctionId> weight,
             Cost base,
@@ -175,15 +175,15 @@ final class Front {
     /** The tables whose last place was filled just now. */
     private List<KitTable> tables(BitSet before, BitSet filled) {
         return counted.stream()
-                .filter(t -> Compiled.within(t.places(), filled)
-                        && (filled.isEmpty() || !Compiled.within(t.places(), before)))
+                .filter(t -> KitTables.within(t.places(), filled)
+                        && (filled.isEmpty() || !KitTables.within(t.places(), before)))
                 .toList();
     }
 
     private BitSet mattering(BitSet filled) {
         BitSet mattering = new BitSet();
-        for (KitTable t : counted) if (!Compiled.within(t.places(), filled)) mattering.or(t.places());
-        for (BitSet r : compiled.rivals()) if (!Compiled.within(r, filled)) mattering.or(r);
+        for (KitTable t : counted) if (!KitTables.within(t.places(), filled)) mattering.or(t.places());
+        for (BitSet r : compiled.rivals()) if (!KitTables.within(r, filled)) mattering.or(r);
         mattering.and(filled);
         return mattering;
     }
@@ -195,7 +195,7 @@ final class Front {
         List<Label> next = new ArrayList<>();
         int[] choices = new int[slots.size()];
         List<BitSet> rivals = compiled.rivals().stream()
-                .filter(r -> r.get(slot) && Compiled.within(r, filled))
+                .filter(r -> r.get(slot) && KitTables.within(r, filled))
                 .toList();
         states.forEach((state, here) -> {
             for (int s = 0; s < choices.length; s++)

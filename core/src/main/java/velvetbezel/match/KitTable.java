@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
-import velvetbezel.function.Function;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 
@@ -41,10 +41,10 @@ sealed interface KitTable {
         /** For each place, the class of each of its choices: those of one class do the same for these functions. */
         private final int[][] classes;
 
-        private final List<Function> functions;
+        private final List<CarFunction> functions;
         private final Map<Integer, Map<FunctionId, Kind>> entries = new HashMap<>();
 
-        Built(BitSet places, int[][] classes, Collection<Function> functions) {
+        Built(BitSet places, int[][] classes, Collection<CarFunction> functions) {
             this.places = places;
             this.order = places.stream().toArray();
             this.classes = classes;
@@ -58,14 +58,14 @@ sealed interface KitTable {
 
         @Override
         public List<FunctionId> functions() {
-            return functions.stream().map(Function::id).toList();
+            return functions.stream().map(CarFunction::id).toList();
         }
 
-        List<Function> asked() {
+        List<CarFunction> asked() {
             return functions;
         }
 
-        void add(Function f) {
+        void add(CarFunction f) {
             functions.add(f);
         }
 

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToLongFunction;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Expect;
-import velvetbezel.function.Function;
 import velvetbezel.run.PortRef;
 
 /**
@@ -13,18 +13,18 @@ import velvetbezel.run.PortRef;
  * arrival in two at a port that every way leads through. It works where all of its pieces do.
  */
 final class Pieces {
-    private final Influence influence;
+    private final FunctionReach influence;
     /** Combinations of choices that would have to be known for a function. */
-    private final ToLongFunction<Function> size;
+    private final ToLongFunction<CarFunction> size;
 
-    Pieces(Influence influence, ToLongFunction<Function> size) {
+    Pieces(FunctionReach influence, ToLongFunction<CarFunction> size) {
         this.influence = influence;
         this.size = size;
     }
 
     /** The function itself where that is as well. Noise is told of all signals that are listened for, and stays whole. */
-    List<Function> of(Function f) {
-        List<Function> pieces = new ArrayList<>();
+    List<CarFunction> of(CarFunction f) {
+        List<CarFunction> pieces = new ArrayList<>();
         for (int step = 0; step < f.scenario().size(); step++)
             for (Expect e : f.scenario().get(step).expects()) {
                 if (e instanceof Expect.Quiet) return List.of(f);
@@ -33,9 +33,9 @@ final class Pieces {
         return sum(pieces) < size.applyAsLong(f) ? pieces : List.of(f);
     }
 
-    private List<Function> smallest(Function f, int step, Expect e, int number) {
-        List<List<Function>> ways = new ArrayList<>();
-        Function whole = f.piece(step, e, number);
+    private List<CarFunction> smallest(CarFunction f, int step, Expect e, int number) {
+        List<List<CarFunction>> ways = new ArrayList<>();
+        CarFunction whole = f.piece(step, e, number);
         ways.add(List.of(whole));
         if (e instanceof Expect.Arrives a)
             for (PortRef gate : influence.gates(whole))
@@ -45,7 +45,7 @@ final class Pieces {
         return ways.stream().min(Comparator.comparingLong(this::sum)).orElseThrow();
     }
 
-    private long sum(List<Function> pieces) {
+    private long sum(List<CarFunction> pieces) {
         return pieces.stream().mapToLong(size).sum();
     }
 }

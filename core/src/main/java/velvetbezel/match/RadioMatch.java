@@ -11,8 +11,8 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcomes;
@@ -32,7 +32,7 @@ public final class RadioMatch {
     private final Sheet.Radio radio;
     private final Catalogue catalogue;
     private final Set<FunctionId> had;
-    private final Optional<Compiled> compiled;
+    private final Optional<KitTables> compiled;
 
     /**
      * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer
@@ -48,7 +48,7 @@ public final class RadioMatch {
             Sheet.Radio radio,
             Catalogue catalogue,
             Set<FunctionId> had,
-            Optional<Compiled> compiled) {
+            Optional<KitTables> compiled) {
         this.vehicle = vehicle;
         this.radio = radio;
         this.catalogue = catalogue;
@@ -82,12 +82,12 @@ public final class RadioMatch {
             Catalogue catalogue,
             Set<FunctionId> had,
             KitDecisions decisions) {
-        Map<Model, Optional<Compiled>> models = new HashMap<>();
+        Map<Model, Optional<KitTables>> models = new HashMap<>();
         return radios.stream()
                 .map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
                     Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts, decisions);
                     return slots.map(
-                            s -> Compiled.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
+                            s -> KitTables.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
                 })))
                 .toList();
     }
@@ -106,7 +106,7 @@ public final class RadioMatch {
         return compiled.isPresent();
     }
 
-    Optional<Compiled> compiled() {
+    Optional<KitTables> compiled() {
         return compiled;
     }
 
@@ -120,16 +120,16 @@ public final class RadioMatch {
     }
 
     /** Radios that behave alike share their tables: one at a time. */
-    private <T> T alone(java.util.function.Function<Compiled, T> ask, T otherwise) {
+    private <T> T alone(java.util.function.Function<KitTables, T> ask, T otherwise) {
         if (compiled.isEmpty()) return otherwise;
         synchronized (compiled.get()) {
             return ask.apply(compiled.get());
         }
     }
 
-    private Found kits(Compiled c, Wishes wishes, Market market, BooleanSupplier stopped) {
+    private Found kits(KitTables c, Wishes wishes, Market market, BooleanSupplier stopped) {
         Set<FunctionId> matters = catalogue.functions().stream()
-                .map(Function::id)
+                .map(CarFunction::id)
                 .filter(f -> Front.counts(f, wishes, x -> weight(x, wishes)))
                 .collect(Collectors.toSet());
         while (true) {
@@ -150,7 +150,7 @@ public final class RadioMatch {
         }
     }
 
-    private Front.Found front(Compiled c, Wishes wishes, Market market, Optional<Sheet.Part> forced) {
+    private Front.Found front(KitTables c, Wishes wishes, Market market, Optional<Sheet.Part> forced) {
         return Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), forced);
     }
 
@@ -164,7 +164,7 @@ public final class RadioMatch {
     }
 
     /** Its losses are those of the kit as built, whatever the tables say. */
-    private Kit kit(Compiled c, Front.Line l, Wishes wishes) {
+    private Kit kit(KitTables c, Front.Line l, Wishes wishes) {
         Map<FunctionId, Kind> kinds = c.built(l.choices());
         return new Kit(radio, sorted(l.parts()), l.cost(), loss(kinds, wishes), kinds);
     }
@@ -214,7 +214,7 @@ public final class RadioMatch {
         return alone(c -> swaps(c, kit, part, wishes, market), List.of());
     }
 
-    private List<Swap> swaps(Compiled c, Kit kit, Sheet.Part part, Wishes wishes, Market market) {
+    private List<Swap> swaps(KitTables c, Kit kit, Sheet.Part part, Wishes wishes, Market market) {
         List<Swap> swaps = new ArrayList<>();
         c.slots().stream().filter(s -> s.choiceOf(part.id()) >= 0).forEach(s -> {
             if (s.mayBeEmpty())
@@ -234,7 +234,7 @@ public final class RadioMatch {
         return alone(c -> additions(c, kit, wishes, market), List.of());
     }
 
-    private List<Swap> additions(Compiled c, Kit kit, Wishes wishes, Market market) {
+    private List<Swap> additions(KitTables c, Kit kit, Wishes wishes, Market market) {
         List<Swap> additions = new ArrayList<>();
         c.slots().stream()
                 .filter(s -> kit.parts().stream().allMatch(p -> s.choiceOf(p.id()) < 0))
@@ -245,7 +245,7 @@ public final class RadioMatch {
     }
 
     private Optional<Swap> swap(
-            Compiled c, Kit kit, Optional<Sheet.Part> out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
+            KitTables c, Kit kit, Optional<Sheet.Part> out, Optional<Sheet.Part> in, Wishes wishes, Market market) {
         List<Sheet.Part> parts = new ArrayList<>(kit.parts().stream()
                 .filter(p -> out.filter(o -> o.id().equals(p.id())).isEmpty())
                 .toList());
@@ -253,7 +253,8 @@ public final class RadioMatch {
         Installation installation = Builder.replacement(vehicle, radio, sorted(parts));
         if (!installation.faults().isEmpty()) return Optional.empty();
         Kit with = priced(sorted(parts), c.built(c.choices(parts)), wishes, market);
-        List<FunctionId> all = catalogue.functions().stream().map(Function::id).toList();
+        List<FunctionId> all =
+                catalogue.functions().stream().map(CarFunction::id).toList();
         return Optional.of(new Swap(
                 in,
                 all.stream()

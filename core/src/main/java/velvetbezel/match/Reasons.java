@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.LeadRole;
@@ -190,7 +190,7 @@ final class Reasons {
     /** Of some functions those that a kit does not have, as far as they were worked out for it. */
     private List<FunctionId> order(Set<FunctionId> all, Kit without) {
         return catalogue.functions().stream()
-                .map(Function::id)
+                .map(CarFunction::id)
                 .filter(f -> all.contains(f)
                         && without.kinds().containsKey(f)
                         && !without.kinds().get(f).works())
@@ -199,7 +199,11 @@ final class Reasons {
 
     private String names(List<FunctionId> functions) {
         List<String> names = functions.stream()
-                .map(f -> catalogue.find(f).map(Function::name).orElse(f.text()).toLowerCase(Locale.ROOT))
+                .map(f -> catalogue
+                        .find(f)
+                        .map(CarFunction::name)
+                        .orElse(f.text())
+                        .toLowerCase(Locale.ROOT))
                 .toList();
         return names.size() > 3
                 ? String.join(", ", names.subList(0, 2)) + " and %d more".formatted(names.size() - 2)

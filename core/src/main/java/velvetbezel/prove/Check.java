@@ -1,7 +1,7 @@
 package velvetbezel.prove;
 
 import java.util.List;
-import velvetbezel.function.Function;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.JointId;
 
@@ -10,7 +10,7 @@ import velvetbezel.harness.JointId;
  *
  * @param suspects joints the function goes through, the most telling first: the one that fewest functions share
  */
-public record Check(Function function, Outcome outcome, String expected, List<JointId> suspects) {
+public record Check(CarFunction function, Outcome outcome, String expected, List<JointId> suspects) {
     public Check {
         suspects = List.copyOf(suspects);
     }

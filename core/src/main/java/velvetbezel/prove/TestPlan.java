@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Hop;
 import velvetbezel.function.Outcome;
@@ -40,7 +40,7 @@ public record TestPlan(List<Check> checks) {
             joints.forEach(j -> users.merge(j, 1, Integer::sum));
         });
         List<Check> checks = new ArrayList<>();
-        for (Function f : catalogue.functions()) {
+        for (CarFunction f : catalogue.functions()) {
             Outcome outcome = outcomes.get(f.id());
             if (outcome == null || outcome instanceof Outcome.Absent) continue;
             if (f.id().equals(POLARITY) && !speakersJoinedByHand(installation)) continue;
@@ -57,7 +57,7 @@ public record TestPlan(List<Check> checks) {
         return installation.joints().stream().anyMatch(j -> j.role().group() == LeadRole.Group.SPEAKER);
     }
 
-    private static String expected(Function f, Outcome outcome) {
+    private static String expected(CarFunction f, Outcome outcome) {
         if (outcome instanceof Outcome.Lost lost) return "Lost: " + lost.at().why();
         return outcome instanceof Outcome.Changed changed
                 ? f.expected() + " Changed: " + String.join(", ", changed.how()) + "."

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import velvetbezel.circuit.Branch;
 import velvetbezel.circuit.Netlist;
-import velvetbezel.circuit.Potential;
+import velvetbezel.circuit.NodeVoltage;
 import velvetbezel.circuit.Solution;
 import velvetbezel.harness.ConductorId;
 import velvetbezel.harness.TerminalId;
@@ -37,7 +37,7 @@ public final class Loaded {
         return new Loaded(picture, new Netlist(picture.netlist().nodes(), branches));
     }
 
-    public Potential at(TerminalId id) {
+    public NodeVoltage at(TerminalId id) {
         return solution.at(picture.node(id));
     }
 

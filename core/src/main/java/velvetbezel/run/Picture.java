@@ -11,7 +11,7 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 import velvetbezel.circuit.Branch;
 import velvetbezel.circuit.Netlist;
-import velvetbezel.circuit.Potential;
+import velvetbezel.circuit.NodeVoltage;
 import velvetbezel.circuit.Solution;
 import velvetbezel.harness.Conductor;
 import velvetbezel.harness.ConductorId;
@@ -83,19 +83,19 @@ public final class Picture {
         return modes;
     }
 
-    Potential between(int plus, int minus) {
+    NodeVoltage between(int plus, int minus) {
         return solution.between(plus, minus);
     }
 
     /** Potential of a terminal to battery minus. */
-    public Potential at(TerminalId id) {
+    public NodeVoltage at(TerminalId id) {
         return between(id, Plan.REFERENCE);
     }
 
-    public Potential between(TerminalId plus, TerminalId minus) {
+    public NodeVoltage between(TerminalId plus, TerminalId minus) {
         Integer a = plan.nodes.get(plus);
         Integer b = plan.nodes.get(minus);
-        return a == null || b == null ? Potential.NOT_CONNECTED : solution.between(a, b);
+        return a == null || b == null ? NodeVoltage.NOT_CONNECTED : solution.between(a, b);
     }
 
     /** Size of the current through the outside conductors of a terminal, in amps. */

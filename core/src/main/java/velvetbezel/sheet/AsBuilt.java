@@ -12,7 +12,7 @@ public final class AsBuilt {
     public static final String NO_WIRE = "no wire";
 
     private final Sheet.Vehicle sheet;
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<InputProblem> faults = new ArrayList<>();
 
     private AsBuilt(Sheet.Vehicle sheet) {
         this.sheet = sheet;
@@ -37,7 +37,8 @@ public final class AsBuilt {
         String number = place.substring(slash + 1);
         Optional<Plug> plug = plugs.stream().filter(p -> p.id().equals(id)).findFirst();
         Optional<Position> position = plug.flatMap(p -> p.at(number));
-        if (position.isEmpty()) faults.add(new Fault("as built/" + place, "is no position of this car's plugs."));
+        if (position.isEmpty())
+            faults.add(new InputProblem("as built/" + place, "is no position of this car's plugs."));
         else
             now(place, position.get(), found)
                     .ifPresent(now -> plugs.replaceAll(p -> p.id().equals(id) ? with(p, now) : p));
@@ -69,11 +70,11 @@ public final class AsBuilt {
                 .filter(p -> role.isPresent() && p.role().equals(role))
                 .findFirst();
         if (role.isEmpty())
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "as built/" + place,
                     "\"%s\" is no role of a lead; allowed: %s, %s.".formatted(found, NO_WIRE, LeadRole.all())));
         else if (like.isEmpty())
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "as built/" + place,
                     "this car's sheet has no wire for %s at any plug; add it to the sheet first.".formatted(found)));
         return like.map(l -> new Position(

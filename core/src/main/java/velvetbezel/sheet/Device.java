@@ -25,7 +25,7 @@ public record Device(
         List<String> placements,
         Map<String, Guard> conditions,
         List<Rule> rules,
-        List<Step.FirstUse> firstUse,
+        List<ScenarioStep.FirstUse> firstUse,
         Ratings ratings) {
     public Device {
         is = Set.copyOf(is);

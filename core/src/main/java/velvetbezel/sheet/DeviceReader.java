@@ -373,10 +373,10 @@ final class DeviceReader {
         };
     }
 
-    private static Step.FirstUse firstUse(Node node, List<String> known) {
+    private static ScenarioStep.FirstUse firstUse(Node node, List<String> known) {
         node.only("set", "learn at");
-        return new Step.FirstUse(
-                StepReader.step(node.at("set")),
+        return new ScenarioStep.FirstUse(
+                ScenarioReader.step(node.at("set")),
                 node.at("learn at").list().stream().map(n -> end(n, known)).toList());
     }
 }

@@ -17,16 +17,16 @@ public final class Node {
 
     private final Object value;
     private final String path;
-    private final List<Fault> faults;
+    private final List<InputProblem> faults;
 
-    private Node(Object value, String path, List<Fault> faults) {
+    private Node(Object value, String path, List<InputProblem> faults) {
         this.value = value;
         this.path = path;
         this.faults = faults;
     }
 
     /** The root of a tree of maps, lists, texts, numbers and booleans, with its {@code each} entries repeated. */
-    public static Node root(Object tree, List<Fault> faults) {
+    public static Node root(Object tree, List<InputProblem> faults) {
         return new Node(Each.expand(tree), "", faults);
     }
 
@@ -60,7 +60,7 @@ public final class Node {
     }
 
     public void fault(String message) {
-        faults.add(new Fault(path.isEmpty() ? "(whole sheet)" : path, message));
+        faults.add(new InputProblem(path.isEmpty() ? "(whole sheet)" : path, message));
     }
 
     public boolean has(String name) {

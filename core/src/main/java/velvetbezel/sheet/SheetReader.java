@@ -14,7 +14,7 @@ public final class SheetReader {
     public static final String FORMAT = "velvet-bezel/sheet";
     public static final int VERSION = 1;
     private static final long MOST_CENTS = 100_000_000;
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<InputProblem> faults = new ArrayList<>();
 
     private SheetReader() {}
 
@@ -51,9 +51,9 @@ public final class SheetReader {
      *
      * @throws InvalidInput with every fault
      */
-    public static Step step(Object tree) {
-        List<Fault> faults = new ArrayList<>();
-        Step step = StepReader.step(Node.root(tree, faults));
+    public static ScenarioStep step(Object tree) {
+        List<InputProblem> faults = new ArrayList<>();
+        ScenarioStep step = ScenarioReader.step(Node.root(tree, faults));
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return step;
     }

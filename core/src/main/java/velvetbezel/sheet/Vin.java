@@ -18,21 +18,21 @@ public record Vin(String text) {
     /** @throws InvalidInput naming the field "vin" if the text is not a VIN */
     public Vin {
         text = text.strip().toUpperCase(Locale.ROOT);
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         if (text.length() != 17)
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "vin",
                     "A VIN has 17 characters; \"%s\" has %d. Read it again at the windscreen or the door pillar."
                             .formatted(text, text.length())));
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (c == 'I' || c == 'O' || c == 'Q')
-                faults.add(new Fault(
+                faults.add(new InputProblem(
                         "vin",
                         "Character %d is %s, and a VIN has no I, O or Q. It is probably %s."
                                 .formatted(i + 1, c, c == 'I' ? "1" : "0")));
             else if (!(c >= '0' && c <= '9') && LETTERS.indexOf(c) < 0)
-                faults.add(new Fault(
+                faults.add(new InputProblem(
                         "vin",
                         "Character %d is \"%s\"; a VIN has only digits and capital letters.".formatted(i + 1, c)));
         }

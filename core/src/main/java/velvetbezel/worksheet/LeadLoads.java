@@ -24,14 +24,14 @@ final class LeadLoads {
     /** Below this the fuse of the circuit that it hangs on does. */
     private static final double WORTH_A_FUSE = 0.5;
 
-    private final Strain strain;
+    private final FullLoad strain;
     private final List<Load> loads = new ArrayList<>();
 
-    private LeadLoads(Strain strain) {
+    private LeadLoads(FullLoad strain) {
         this.strain = strain;
     }
 
-    static List<Load> of(Strain strain, Worksheet worksheet) {
+    static List<Load> of(FullLoad strain, Worksheet worksheet) {
         LeadLoads found = new LeadLoads(strain);
         worksheet.joints().stream().filter(j -> FEEDS.contains(j.role())).forEach(found::leads);
         strain.radios()
@@ -58,10 +58,10 @@ final class LeadLoads {
         String figures() {
             return "%s on the %d AWG lead of %s, good for %s"
                     .formatted(
-                            Strain.amps(amps),
+                            FullLoad.amps(amps),
                             lead.gauge().known().orElseThrow().nearestAwg(),
                             lead.deviceWords(),
-                            Strain.amps(carries));
+                            FullLoad.amps(carries));
         }
     }
 
@@ -88,7 +88,7 @@ final class LeadLoads {
                 .toList();
         Carried worst =
                 all.stream().max(Comparator.comparingDouble(Carried::part)).orElseThrow();
-        Load.Verdict verdict = Strain.verdict(worst.part());
+        Load.Verdict verdict = FullLoad.verdict(worst.part());
         if (verdict == Load.Verdict.OVER)
             add(
                     what,
@@ -115,7 +115,7 @@ final class LeadLoads {
             add(
                     what + ", its fuse",
                     "at least %s wanted, at most %s borne by the lead"
-                            .formatted(Strain.amps(feed.amps * factor), Strain.amps(feed.carries)),
+                            .formatted(FullLoad.amps(feed.amps * factor), FullLoad.amps(feed.carries)),
                     Load.Verdict.NO_FUSE,
                     "No fuse is at least %s times the load and at most what its lead carries. Take a thicker lead."
                             .formatted(Tables.plain(factor)));
@@ -124,14 +124,14 @@ final class LeadLoads {
         double rating = fuse.get().rating().value();
         add(what, figures, verdict, "Fuse for this feed: %s, blade (usual colours).".formatted(words(fuse.get())));
         all.stream().filter(thin -> thin != feed && thin.carries < rating).forEach(thin -> fuse(
-                        new Amps(Math.max(Strain.NOTHING, thin.amps)), strain.tables)
+                        new Amps(Math.max(FullLoad.NOTHING, thin.amps)), strain.tables)
                 .filter(f -> f.rating().value() <= thin.carries)
                 .ifPresent(own -> add(
                         what + ", " + thin.lead.device(),
                         thin.figures(),
                         Load.Verdict.CLOSE,
                         "Thinner than the feed's fuse of %s: give it its own, %s, in line and near the joint."
-                                .formatted(Strain.amps(rating), words(own)),
+                                .formatted(FullLoad.amps(rating), words(own)),
                         Tables.HOLDER,
                         Tables.FUSE)));
     }

@@ -18,16 +18,16 @@ import velvetbezel.units.Volts;
  * that burn something.
  */
 final class LimitLoads {
-    private final Strain strain;
+    private final FullLoad strain;
     private final Instance device;
     private final List<Load> loads = new ArrayList<>();
 
-    private LimitLoads(Strain strain, Instance device) {
+    private LimitLoads(FullLoad strain, Instance device) {
         this.strain = strain;
         this.device = device;
     }
 
-    static List<Load> of(Strain strain, Instance device) {
+    static List<Load> of(FullLoad strain, Instance device) {
         LimitLoads found = new LimitLoads(strain, device);
         found.find();
         return found.loads;
@@ -46,7 +46,7 @@ final class LimitLoads {
                 if (g instanceof Guard.Volts v
                         && v.max().isEmpty()
                         && v.min().orElse(null) instanceof Quantity.Fixed most
-                        && most.value() > Strain.A_SUPPLY) supply(ref, device.terminal(v.terminal()), most.value());
+                        && most.value() > FullLoad.A_SUPPLY) supply(ref, device.terminal(v.terminal()), most.value());
             }
         }
         Optional<TerminalId> remote = strain.terminal(device, LeadRole.AMP_REMOTE);
@@ -65,14 +65,14 @@ final class LimitLoads {
         if (strain.installation.terminal(at) == null) return;
         double amps = strain.worstAmps(at);
         boolean passed = strain.setOff(ref) || amps > most;
-        if (!passed && amps < Strain.NOTHING) return;
+        if (!passed && amps < FullLoad.NOTHING) return;
         String name = device.device().name();
         String what =
                 strain.role(at).map(r -> "%s of %s".formatted(r.label(), name)).orElse(name);
         String figures = passed && amps <= most
-                ? "more than %s asked for".formatted(Strain.amps(most))
-                : "%s, acts from %s".formatted(Strain.amps(amps), Strain.amps(most));
-        if (!passed) add(Load.Kind.LIMIT, what, figures, Strain.verdict(amps / most), "");
+                ? "more than %s asked for".formatted(FullLoad.amps(most))
+                : "%s, acts from %s".formatted(FullLoad.amps(amps), FullLoad.amps(most));
+        if (!passed) add(Load.Kind.LIMIT, what, figures, FullLoad.verdict(amps / most), "");
         else if (isRemote(at)) relay(what, figures);
         else
             add(
@@ -89,10 +89,10 @@ final class LimitLoads {
         double amps = strain.worstAmps(remote);
         double most = strain.tables.limits().remote().value();
         String what = "amp remote of " + device.device().name();
-        String figures =
-                "%s of %s, the usual limit, as its sheet states none".formatted(Strain.amps(amps), Strain.amps(most));
+        String figures = "%s of %s, the usual limit, as its sheet states none"
+                .formatted(FullLoad.amps(amps), FullLoad.amps(most));
         if (amps > most) relay(what, figures);
-        else if (amps >= Strain.NOTHING) add(Load.Kind.LIMIT, what, figures, Strain.verdict(amps / most), "");
+        else if (amps >= FullLoad.NOTHING) add(Load.Kind.LIMIT, what, figures, FullLoad.verdict(amps / most), "");
     }
 
     private void relay(String what, String figures) {
@@ -114,10 +114,10 @@ final class LimitLoads {
                 .max()
                 .orElse(0);
         boolean passed = strain.setOff(ref) || volts >= most;
-        if (!passed && volts < Strain.NOTHING) return;
+        if (!passed && volts < FullLoad.NOTHING) return;
         String figures = passed && volts < most
-                ? Strain.volts(most) + " or more"
-                : "%s, bears less than %s".formatted(Strain.volts(volts), Strain.volts(most));
+                ? FullLoad.volts(most) + " or more"
+                : "%s, bears less than %s".formatted(FullLoad.volts(volts), FullLoad.volts(most));
         if (passed)
             add(
                     Load.Kind.SUPPLY,
@@ -125,6 +125,6 @@ final class LimitLoads {
                     figures,
                     Load.Verdict.OVER,
                     "Its supply is too high and would destroy it: take an adapter made for its voltage.");
-        else add(Load.Kind.SUPPLY, device.device().name(), figures, Strain.verdict(volts / most), "");
+        else add(Load.Kind.SUPPLY, device.device().name(), figures, FullLoad.verdict(volts / most), "");
     }
 }

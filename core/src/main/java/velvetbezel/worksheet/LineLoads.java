@@ -21,14 +21,14 @@ import velvetbezel.units.Volts;
 
 /** A radio's line outputs at the inputs they reach: their level, and noise of a ground that is shared. */
 final class LineLoads {
-    private final Strain strain;
+    private final FullLoad strain;
     private final Instance radio;
     private final Map<PortRef, LeadRole> outs = new LinkedHashMap<>();
     private final Set<String> told = new HashSet<>();
     private final SortedSet<String> noisy = new TreeSet<>();
     private final List<Load> loads = new ArrayList<>();
 
-    private LineLoads(Strain strain, Instance radio) {
+    private LineLoads(FullLoad strain, Instance radio) {
         this.strain = strain;
         this.radio = radio;
         strain.outputs(radio, LeadRole.Group.LINE)
@@ -37,7 +37,7 @@ final class LineLoads {
                         strain.role(radio.terminal(p.plus().orElseThrow())).orElseThrow()));
     }
 
-    static List<Load> of(Strain strain, Instance radio) {
+    static List<Load> of(FullLoad strain, Instance radio) {
         LineLoads found = new LineLoads(strain, radio);
         for (int k = 0; k < strain.pictures.size(); k++)
             for (Instance i : strain.installation.instances())
@@ -94,7 +94,7 @@ final class LineLoads {
                 .filter(p -> p.id().equals(port.port()))
                 .flatMap(p -> p.minus().stream())
                 .findFirst()
-                .map(m -> Strain.volts(at, i.terminal(m)))
+                .map(m -> FullLoad.volts(at, i.terminal(m)))
                 .orElse(0.0);
     }
 
@@ -105,13 +105,13 @@ final class LineLoads {
         if (gives.isEmpty()) {
             add(
                     what,
-                    "takes " + Strain.volts(takes.value()),
+                    "takes " + FullLoad.volts(takes.value()),
                     Load.Verdict.UNKNOWN,
                     "The sheet of %s does not state what its line outputs give."
                             .formatted(radio.device().name()));
             return;
         }
-        String figures = "%s of %s".formatted(Strain.volts(gives.get().value()), Strain.volts(takes.value()));
+        String figures = "%s of %s".formatted(FullLoad.volts(gives.get().value()), FullLoad.volts(takes.value()));
         if (gives.get().value() <= takes.value()) {
             add(what, figures, Load.Verdict.BEARS, "");
             return;
@@ -123,8 +123,8 @@ final class LineLoads {
                 Load.Verdict.OVER,
                 "It clips before the radio's scale ends: a pad in each line lead, %s in series and %s across the input, leaves %s (E24 values nearest by ratio)."
                         .formatted(
-                                Strain.ohms(pad.series().value()),
-                                Strain.ohms(pad.shunt().value()),
-                                Strain.volts(pad.gives().value())));
+                                FullLoad.ohms(pad.series().value()),
+                                FullLoad.ohms(pad.shunt().value()),
+                                FullLoad.volts(pad.gives().value())));
     }
 }

@@ -13,7 +13,7 @@ public final class Loads {
 
     /** In the order of their kinds' headings within each device. @param installation with its extensions */
     public static List<Load> of(Installation installation, Worksheet worksheet, Tables tables) {
-        Strain strain = new Strain(installation, tables);
+        FullLoad strain = new FullLoad(installation, tables);
         List<Load> loads = new ArrayList<>(LeadLoads.of(strain, worksheet));
         installation.instances().forEach(i -> loads.addAll(LimitLoads.of(strain, i)));
         strain.radios().forEach(i -> {

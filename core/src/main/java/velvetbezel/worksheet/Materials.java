@@ -33,16 +33,16 @@ public record Materials(List<Line> lines) {
         return lines.stream().mapToLong(l -> l.cents.orElse(0L)).sum();
     }
 
-    public static Materials of(Worksheet worksheet, Tables tables, Ways ways, List<Load> loads) {
+    public static Materials of(Worksheet worksheet, Tables tables, JointChoices ways, List<Load> loads) {
         return new Counter(tables, ways).count(worksheet, loads);
     }
 
     private static final class Counter {
         private final Tables tables;
-        private final Ways ways;
+        private final JointChoices ways;
         private final Map<String, Double> amounts = new TreeMap<>();
 
-        Counter(Tables tables, Ways ways) {
+        Counter(Tables tables, JointChoices ways) {
             this.tables = tables;
             this.ways = ways;
         }
@@ -70,7 +70,7 @@ public record Materials(List<Line> lines) {
                     .toList());
         }
 
-        private void joint(Making m, int times) {
+        private void joint(JointMethod m, int times) {
             if (m.kind() == JointKind.SOLDER) use("solder", times * SOLDER_METRES);
             m.tube()
                     .ifPresent(t -> use(

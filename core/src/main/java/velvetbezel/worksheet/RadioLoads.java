@@ -15,16 +15,16 @@ final class RadioLoads {
     /** More than this is no speaker. */
     private static final double NO_SPEAKER_OHMS = 1000;
 
-    private final Strain strain;
+    private final FullLoad strain;
     private final Instance radio;
     private final List<Load> loads = new ArrayList<>();
 
-    private RadioLoads(Strain strain, Instance radio) {
+    private RadioLoads(FullLoad strain, Instance radio) {
         this.strain = strain;
         this.radio = radio;
     }
 
-    static List<Load> of(Strain strain, Instance radio) {
+    static List<Load> of(FullLoad strain, Instance radio) {
         RadioLoads found = new RadioLoads(strain, radio);
         found.drops();
         strain.outputs(radio, LeadRole.Group.SPEAKER).forEach(found::speaker);
@@ -36,15 +36,15 @@ final class RadioLoads {
         Optional<TerminalId> ground = strain.terminal(radio, LeadRole.GROUND);
         if (constant.isEmpty()
                 || ground.isEmpty()
-                || strain.worst(l -> Strain.volts(l, constant.get())) < Strain.A_SUPPLY) return;
+                || strain.worst(l -> FullLoad.volts(l, constant.get())) < FullLoad.A_SUPPLY) return;
         drop(
                 "feed",
-                strain.worst(l -> highest(l) - Strain.volts(l, constant.get())),
+                strain.worst(l -> highest(l) - FullLoad.volts(l, constant.get())),
                 strain.tables.limits().feedDrop().value(),
                 strain.worstAmps(constant.get()));
         drop(
                 "ground",
-                strain.worst(l -> Strain.volts(l, ground.get())),
+                strain.worst(l -> FullLoad.volts(l, ground.get())),
                 strain.tables.limits().groundDrop().value(),
                 strain.worstAmps(ground.get()));
     }
@@ -54,7 +54,8 @@ final class RadioLoads {
         loads.add(new Load(
                 Load.Kind.DROP,
                 "%s of %s".formatted(what, radio.device().name()),
-                "%s at %s, worth a look from %s".formatted(Strain.volts(volts), Strain.amps(amps), Strain.volts(most)),
+                "%s at %s, worth a look from %s"
+                        .formatted(FullLoad.volts(volts), FullLoad.amps(amps), FullLoad.volts(most)),
                 volts > most ? Load.Verdict.CLOSE : Load.Verdict.BEARS,
                 volts > most ? "A thicker or shorter lead drops less; a poor joint drops more." : "",
                 List.of()));
@@ -63,7 +64,7 @@ final class RadioLoads {
     /** At the battery: nothing in the car is higher. */
     private double highest(Loaded l) {
         return strain.installation.terminals().keySet().stream()
-                .mapToDouble(t -> Strain.volts(l, t))
+                .mapToDouble(t -> FullLoad.volts(l, t))
                 .max()
                 .orElse(0);
     }
@@ -74,7 +75,7 @@ final class RadioLoads {
                 strain.pictures.get(0), plus, radio.terminal(p.minus().orElseThrow()));
         if (ohms.filter(o -> o.value() < NO_SPEAKER_OHMS).isEmpty()) return;
         String what = strain.role(plus).orElseThrow().label().replace(" +", "");
-        String seen = Strain.ohms(ohms.get().value());
+        String seen = FullLoad.ohms(ohms.get().value());
         Optional<Ohms> least = radio.device().ratings().leastSpeaker();
         boolean low = least.filter(l -> ohms.get().value() < l.value()).isPresent();
         loads.add(
@@ -91,7 +92,8 @@ final class RadioLoads {
                                 Load.Kind.SPEAKER,
                                 what,
                                 "%s on a channel made for %s and more"
-                                        .formatted(seen, Strain.ohms(least.get().value())),
+                                        .formatted(
+                                                seen, FullLoad.ohms(least.get().value())),
                                 low ? Load.Verdict.OVER : Load.Verdict.BEARS,
                                 low
                                         ? "The channel overheats or switches off: keep the factory amplifier, or fit speakers of more ohms."

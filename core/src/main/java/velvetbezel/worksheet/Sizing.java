@@ -27,14 +27,14 @@ public final class Sizing {
     private static final double TUBE_OVERLAP = 10;
     private static final double CUT_STEP = 5;
     private final Tables tables;
-    private final Ways ways;
+    private final JointChoices ways;
 
-    public Sizing(Tables tables, Ways ways) {
+    public Sizing(Tables tables, JointChoices ways) {
         this.tables = tables;
         this.ways = ways;
     }
 
-    public Making of(JointRow row) {
+    public JointMethod of(JointRow row) {
         JointKind asked = ways.of(row.id(), tables);
         return make(row, refused(row, asked).isEmpty() ? asked : usual(row));
     }
@@ -44,29 +44,29 @@ public final class Sizing {
         return refused(row, tables.school()).isEmpty() ? tables.school() : JointKind.CRIMP_CAP;
     }
 
-    private Making make(JointRow row, JointKind kind) {
-        Optional<Making.Cut> tube =
+    private JointMethod make(JointRow row, JointKind kind) {
+        Optional<JointMethod.Cut> tube =
                 kind == JointKind.SOLDER ? tube(row, tables.strip().get(kind)) : Optional.empty();
-        return new Making(
+        return new JointMethod(
                 kind, fit(row, kind, tube), tables.strip().get(kind), tube, slideOn(row, kind, tube), choices(row));
     }
 
-    private Making.Fit fit(JointRow row, JointKind kind, Optional<Making.Cut> tube) {
+    private JointMethod.Fit fit(JointRow row, JointKind kind, Optional<JointMethod.Cut> tube) {
         Optional<LeadEnd> unknown =
                 row.leads().stream().filter(l -> l.gauge().known().isEmpty()).findFirst();
         if (unknown.isPresent())
-            return new Making.Fit.Unknown(
+            return new JointMethod.Fit.Unknown(
                     "The gauge of the %s lead of %s is not known: measure it, or take it from the part in hand."
                             .formatted(
                                     unknown.get().colourWords(), unknown.get().deviceWords()));
         Optional<Tables.Size> size = size(row, kind, ways.folded());
         String sum = sum(row, kind, ways.folded());
-        if (size.isPresent()) return new Making.Fit.Sized(size.get(), sum);
+        if (size.isPresent()) return new JointMethod.Fit.Sized(size.get(), sum);
         if (kind != JointKind.SOLDER)
-            return new Making.Fit.NoSize("No %s covers %s.".formatted(kind.label(), sum), waysOut(row, kind));
+            return new JointMethod.Fit.NoSize("No %s covers %s.".formatted(kind.label(), sum), waysOut(row, kind));
         return tube.isPresent()
-                ? new Making.Fit.Free(sum)
-                : new Making.Fit.NoSize(
+                ? new JointMethod.Fit.Free(sum)
+                : new JointMethod.Fit.NoSize(
                         "No tube passes over the joint and still grips its thinnest lead.", waysOut(row, kind));
     }
 
@@ -113,26 +113,26 @@ public final class Sizing {
     }
 
     /** Another kind that has a size; one lead folded back; two joints: in this order. */
-    private List<Making.WayOut> waysOut(JointRow row, JointKind kind) {
-        List<Making.WayOut> out = new ArrayList<>();
+    private List<JointMethod.WayOut> waysOut(JointRow row, JointKind kind) {
+        List<JointMethod.WayOut> out = new ArrayList<>();
         for (JointKind other : JointKind.values())
             if (other != kind
                     && other != JointKind.TAP
                     && refused(row, other).isEmpty()
                     && has(row, other, ways.folded()))
-                out.add(new Making.WayOut(
+                out.add(new JointMethod.WayOut(
                         "Make it as %s.".formatted(words(row, other)), Optional.of(other), Optional.empty()));
         if (kind != JointKind.SOLDER)
             row.leads().stream()
                     .filter(l -> !ways.folded().contains(l.id()) && has(row, kind, with(l.id())))
                     .findFirst()
-                    .ifPresent(l -> out.add(new Making.WayOut(
+                    .ifPresent(l -> out.add(new JointMethod.WayOut(
                             "Fold the %s lead of %s back, so that it counts twice."
                                     .formatted(l.colourWords(), l.deviceWords()),
                             Optional.empty(),
                             Optional.of(l))));
         if (row.leads().size() > 2)
-            out.add(new Making.WayOut(
+            out.add(new JointMethod.WayOut(
                     "Make two joints of it with a short piece of lead between them.",
                     Optional.empty(),
                     Optional.empty()));
@@ -155,12 +155,12 @@ public final class Sizing {
                 .orElse(kind.label());
     }
 
-    private List<Making.Choice> choices(JointRow row) {
-        List<Making.Choice> all = new ArrayList<>();
+    private List<JointMethod.Choice> choices(JointRow row) {
+        List<JointMethod.Choice> all = new ArrayList<>();
         for (JointKind kind : JointKind.values())
-            all.add(new Making.Choice(kind.label(), Optional.of(kind), refused(row, kind)));
+            all.add(new JointMethod.Choice(kind.label(), Optional.of(kind), refused(row, kind)));
         for (JointKind.Refused r : JointKind.Refused.values())
-            all.add(new Making.Choice(r.label(), Optional.empty(), r.why()));
+            all.add(new JointMethod.Choice(r.label(), Optional.empty(), r.why()));
         return all;
     }
 
@@ -179,7 +179,7 @@ public final class Sizing {
      * The smallest tube that passes over the joint's largest diameter with room and, shrunk freely, would be
      * narrower than its thinnest lead.
      */
-    private Optional<Making.Cut> tube(JointRow row, Millimetres joint) {
+    private Optional<JointMethod.Cut> tube(JointRow row, Millimetres joint) {
         if (row.leads().stream().anyMatch(l -> l.gauge().known().isEmpty())) return Optional.empty();
         double largest = largestDiameter(row);
         double thinnest = row.leads().stream()
@@ -190,7 +190,7 @@ public final class Sizing {
                 .filter(t -> t.supplied().value() >= TUBE_PASSES * largest
                         && t.recovered().value() <= TUBE_GRIPS * thinnest)
                 .min(Comparator.comparing(Tables.Tube::supplied))
-                .map(t -> new Making.Cut(t, length(joint)));
+                .map(t -> new JointMethod.Cut(t, length(joint)));
     }
 
     /** Of the copper twisted together, and of the insulated leads where several lie side by side. */
@@ -217,7 +217,7 @@ public final class Sizing {
                 CUT_STEP * Math.ceil((joint.value() + 2 * TUBE_OVERLAP) / TUBE_SHRINKS_ALONG / CUT_STEP));
     }
 
-    private static String slideOn(JointRow row, JointKind kind, Optional<Making.Cut> tube) {
+    private static String slideOn(JointRow row, JointKind kind, Optional<JointMethod.Cut> tube) {
         LeadEnd lead = row.leads().get(0);
         String over = "over the %s lead of %s".formatted(lead.colourWords(), lead.deviceWords());
         if (tube.isPresent())

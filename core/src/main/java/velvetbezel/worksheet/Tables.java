@@ -6,7 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
 import velvetbezel.units.Amps;
@@ -92,13 +92,13 @@ public record Tables(
 
     /** @throws InvalidInput with every fault */
     public static Tables read(Object tree) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Tables tables = read(Node.root(tree, faults), faults);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return tables;
     }
 
-    private static Tables read(Node n, List<Fault> faults) {
+    private static Tables read(Node n, List<InputProblem> faults) {
         n.only(
                 "format",
                 "version",

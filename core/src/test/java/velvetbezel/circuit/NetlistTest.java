@@ -52,10 +52,10 @@ class NetlistTest {
                 .toList());
         Solution solution = deck.netlist().solve();
         check.get("expected").properties().forEach(e -> {
-            Potential at = solution.at(deck.nodes.get(e.getKey()));
+            NodeVoltage at = solution.at(deck.nodes.get(e.getKey()));
             if (e.getValue().isNumber())
                 assertEquals(e.getValue().asDouble(), at.reading().orElseThrow().value(), 1e-5);
-            else assertEquals(Potential.NOT_CONNECTED, at);
+            else assertEquals(NodeVoltage.NOT_CONNECTED, at);
         });
     }
 
@@ -65,7 +65,7 @@ class NetlistTest {
                 new Netlist(3, List.of(new Branch.Source(1, 2, 1.5, 0.1), new Branch.Resistor(1, 2, 4))).solve();
         assertEquals(
                 1.5 * 4 / 4.1, solution.between(1, 2).reading().orElseThrow().value(), 1e-9);
-        assertInstanceOf(Potential.NotConnected.class, solution.at(1));
+        assertInstanceOf(NodeVoltage.NotConnected.class, solution.at(1));
     }
 
     /** 12 V through a diode of 0.7 V and 0.05 Ω into 100 Ω: 11.3 V over 100.05 Ω. */

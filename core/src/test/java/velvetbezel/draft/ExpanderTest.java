@@ -24,7 +24,7 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
@@ -70,7 +70,7 @@ class ExpanderTest {
 
     private static List<String> faults(Object tree) {
         return assertThrows(InvalidInput.class, () -> expanded(tree)).faults().stream()
-                .map(Fault::toString)
+                .map(InputProblem::toString)
                 .toList();
     }
 
@@ -420,13 +420,13 @@ class ExpanderTest {
     /** On this paper B is black, whatever B means elsewhere. */
     @Test
     void paperHasItsOwnWords() {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Paper paper = Paper.read("B = black, BATT2 = constant; W = warm\nSW", faults);
         assertEquals(
                 List.of(
                         "paper: \"warm\" is no colour and no role; the nearest are bare, data, tan.",
                         "paper: \"SW\" maps nothing; write it as B = black."),
-                faults.stream().map(Fault::toString).toList());
+                faults.stream().map(InputProblem::toString).toList());
         assertEquals(
                 "7 constant red/black, 8 ground black",
                 ShortLines.text(ShortLines.read("7 BATT2 R/B, 8 gnd B", paper).leads()));

@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.Demo;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
@@ -115,6 +115,6 @@ class OtherwiseTest {
                 List.of(
                         "otherwise: \"hazard switch\" is not behind these plugs anyway; take it out.",
                         "otherwise: \"lamp swich\" is nothing the catalogue knows; the nearest are lamp switch, hazard switch, aux socket."),
-                refused.faults().stream().map(Fault::toString).toList());
+                refused.faults().stream().map(InputProblem::toString).toList());
     }
 }

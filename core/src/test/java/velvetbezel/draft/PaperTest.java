@@ -9,13 +9,13 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.units.WireColour;
 
 /** What one paper means by its own abbreviations. */
 class PaperTest {
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<InputProblem> faults = new ArrayList<>();
 
     /** "B" is black on one paper and blue on the next; "GR" is grey here and green there. */
     @ParameterizedTest

@@ -7,7 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 
 /** The catalogue of functions is data and is checked like a sheet. */
@@ -18,7 +18,7 @@ class CatalogueTest {
         return assertThrows(InvalidInput.class, () -> Catalogue.read(Demo.parse(text.replace(was, is))))
                 .faults()
                 .stream()
-                .map(Fault::toString)
+                .map(InputProblem::toString)
                 .toList();
     }
 

@@ -24,9 +24,9 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.LeadRole;
+import velvetbezel.sheet.ScenarioStep;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
-import velvetbezel.sheet.Step;
 import velvetbezel.units.Ohms;
 
 /**
@@ -350,15 +350,15 @@ class KeptAndLostTest {
     /** Screen over the factory radio: without another source chosen there is silence although everything is on. */
     @Test
     void screenIsSilentWhileAnotherFactorySourceIsSelected() {
-        Function sound = Demo.CATALOGUE.find(new FunctionId("phone sound")).orElseThrow();
-        Function.Scene scene = sound.scenario().get(0);
-        Step tuner = new Step(
+        CarFunction sound = Demo.CATALOGUE.find(new FunctionId("phone sound")).orElseThrow();
+        CarFunction.Scene scene = sound.scenario().get(0);
+        ScenarioStep tuner = new ScenarioStep(
                 scene.set().words(),
                 scene.set().dimmer(),
                 scene.set().buttons(),
                 scene.set().unplugged(),
                 Map.of("screen.phone", "plugged in", "radio.source", "tuner"));
-        Function unchosen = new Function(
+        CarFunction unchosen = new CarFunction(
                 sound.id(),
                 sound.name(),
                 sound.group(),
@@ -367,7 +367,7 @@ class KeptAndLostTest {
                 sound.wish(),
                 sound.must(),
                 Optional.empty(),
-                List.of(new Function.Scene(tuner, scene.expects())));
+                List.of(new CarFunction.Scene(tuner, scene.expects())));
         assertTrue(Outcomes.fulfilled(build(QUERN), new Catalogue("chosen", List.of(sound)))
                 .contains(sound.id()));
         assertTrue(Outcomes.fulfilled(build(QUERN), new Catalogue("not chosen", List.of(unchosen)))

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import velvetbezel.Demo;
-import velvetbezel.function.Function;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcomes;
@@ -30,7 +30,7 @@ import velvetbezel.sheet.SheetReader;
 /** Against the plainest way to do the same: build and run every combination, and compare each with each. */
 class FrontTest {
     private static final List<FunctionId> ALL =
-            Demo.CATALOGUE.functions().stream().map(Function::id).toList();
+            Demo.CATALOGUE.functions().stream().map(CarFunction::id).toList();
 
     /** A kit's costs and losses. */
     private record Point(Cost cost, int loss) {
@@ -51,7 +51,7 @@ class FrontTest {
                     .collect(Collectors.toCollection(ArrayList::new));
             Collections.shuffle(all, random);
             List<Sheet.Part> few = new ArrayList<>();
-            Compiled whole = Compiled.of(
+            KitTables whole = KitTables.of(
                     car,
                     head,
                     Slots.of(car, head, all, KitDecisions.NONE).orElseThrow(),
@@ -235,7 +235,7 @@ class FrontTest {
     void compiledIsAsBuilt(String vehicle, String radio, int seed) {
         Sheet.Vehicle car = Demo.vehicle(vehicle);
         Outcomes.Against against = new Outcomes.Against(Builder.factory(car), Demo.CATALOGUE);
-        Compiled compiled = Compiled.of(
+        KitTables compiled = KitTables.of(
                 car,
                 Demo.radio(radio),
                 Slots.of(

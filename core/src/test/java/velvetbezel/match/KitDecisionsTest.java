@@ -21,10 +21,10 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.Recipe;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.worksheet.Before;
+import velvetbezel.worksheet.BeforeJoining;
 import velvetbezel.worksheet.GoodsIn;
+import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.Sizing;
-import velvetbezel.worksheet.Ways;
 import velvetbezel.worksheet.Worksheet;
 
 /** Own parts, parts made by hand, a hard-wired radio, and nothing at all: each fills a need of a kit. */
@@ -174,7 +174,7 @@ class KitDecisionsTest {
         Worksheet worksheet = Worksheet.of(cut);
         assertEquals(
                 "Mark each wire with its position, then cut the plugs off with their ends left long.",
-                Before.of(cut, worksheet, new Sizing(Demo.tables(), Ways.USUAL))
+                BeforeJoining.of(cut, worksheet, new Sizing(Demo.tables(), JointChoices.USUAL))
                         .get(0)
                         .text());
     }

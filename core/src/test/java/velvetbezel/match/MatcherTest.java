@@ -350,8 +350,8 @@ class MatcherTest {
                 .findFirst()
                 .orElseThrow();
         Kit kit = MINIBUS.ask(Wishes.NONE).kits().get(0);
-        List<Extra> extras = Extra.of(kit, pebblefen.additions(kit, Wishes.NONE, Market.SHEETS), Market.SHEETS);
-        Extra microphone = extras.stream()
+        List<ExtraWork> extras = ExtraWork.of(kit, pebblefen.additions(kit, Wishes.NONE, Market.SHEETS), Market.SHEETS);
+        ExtraWork microphone = extras.stream()
                 .filter(e ->
                         e.part().filter(p -> p.id().equals("kelfax-microphone")).isPresent())
                 .findFirst()

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
-import velvetbezel.circuit.Potential;
+import velvetbezel.circuit.NodeVoltage;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Edit;
 import velvetbezel.harness.Installation;
@@ -44,7 +44,8 @@ class RunTest {
     @Test
     void wireWithoutAWayToGroundIsNotConnected() {
         Run run = Run.of(Bench.of(LAMP, "lamp.gnd>battery.minus"));
-        assertEquals(Potential.NOT_CONNECTED, run.in(OFF, run.start()).picture().at(t("switch", "out")));
+        assertEquals(
+                NodeVoltage.NOT_CONNECTED, run.in(OFF, run.start()).picture().at(t("switch", "out")));
     }
 
     /**

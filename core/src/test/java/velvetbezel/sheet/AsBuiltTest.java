@@ -76,7 +76,7 @@ class AsBuiltTest {
                                 Demo.minibus(), Map.of("A/9", "constant", "B/1", "amp remote", "B/2", "warmth")))
                 .faults()
                 .stream()
-                .map(Fault::toString)
+                .map(InputProblem::toString)
                 .sorted()
                 .toList();
         assertEquals("as built/A/9: is no position of this car's plugs.", faults.get(0));

@@ -21,7 +21,7 @@ class SheetReaderTest {
         }
         String changed = text;
         return assertThrows(InvalidInput.class, () -> SheetReader.read(Demo.parse(changed))).faults().stream()
-                .map(Fault::toString)
+                .map(InputProblem::toString)
                 .toList();
     }
 

@@ -262,7 +262,7 @@ class LoadsTest {
     @Test
     void extendedFeedDropsMoreAndIsNamed() {
         Installation usual = Demo.minibusJob();
-        Ways ways = new Ways(
+        JointChoices ways = new JointChoices(
                 Optional.empty(),
                 Map.of(),
                 Set.of(),

@@ -61,18 +61,18 @@ class SizingTest {
                 List.of());
     }
 
-    private static Making made(JointKind kind, int... awg) {
+    private static JointMethod made(JointKind kind, int... awg) {
         return made(kind, Set.of(), awg);
     }
 
-    private static Making made(JointKind kind, Set<TerminalId> folded, int... awg) {
-        return new Sizing(TABLES, new Ways(Optional.of(kind), Map.of(), folded, Map.of()))
+    private static JointMethod made(JointKind kind, Set<TerminalId> folded, int... awg) {
+        return new Sizing(TABLES, new JointChoices(Optional.of(kind), Map.of(), folded, Map.of()))
                 .of(row(LeadRole.ILLUMINATION, awg));
     }
 
-    private static List<String> waysOut(Making m) {
-        return ((Making.Fit.NoSize) m.fit())
-                .ways().stream().map(Making.WayOut::text).toList();
+    private static List<String> waysOut(JointMethod m) {
+        return ((JointMethod.Fit.NoSize) m.fit())
+                .ways().stream().map(JointMethod.WayOut::text).toList();
     }
 
     /** Red 22 to 16, blue 16 to 14, yellow 12 to 10 AWG (common practice); each side by itself. */
@@ -85,10 +85,10 @@ class SizingTest {
     /** 18 + 18 is 1.65 mm² on one side: a blue splice, and 18 alone on the other side is too thin for it. */
     @Test
     void sidesThatNeedTwoSizesHaveNoSpliceAndTheWaysOutAreInOrder() {
-        Making m = made(JointKind.BUTT, 18, 18, 18);
+        JointMethod m = made(JointKind.BUTT, 18, 18, 18);
         assertEquals(
                 "No heat-shrink butt splice covers 0.82 mm² on one side and 1.65 mm² on the other.",
-                ((Making.Fit.NoSize) m.fit()).why());
+                ((JointMethod.Fit.NoSize) m.fit()).why());
         assertEquals(
                 List.of(
                         "Make it as solder and shrink tube.",
@@ -115,7 +115,7 @@ class SizingTest {
     @Test
     void gapBetweenBlueAndYellowIsSaid() {
         assertInstanceOf(
-                Making.Fit.NoSize.class, made(JointKind.BUTT, 12, 14, 18).fit());
+                JointMethod.Fit.NoSize.class, made(JointKind.BUTT, 12, 14, 18).fit());
     }
 
     /**
@@ -147,7 +147,7 @@ class SizingTest {
      */
     @Test
     void tubePassesOverTheJointAndGripsItsThinnestLead() {
-        Making m = made(JointKind.SOLDER, 18, 18);
+        JointMethod m = made(JointKind.SOLDER, 18, 18);
         assertEquals("3 3:1", m.tube().orElseThrow().tube().name());
         assertEquals(40, m.tube().orElseThrow().length().value());
         assertEquals("40 mm of 3 3:1 tube over the orange lead of device 0", m.slideOn());
@@ -157,7 +157,7 @@ class SizingTest {
     void tapIsNeverForPowerNorWhereTheWorkshopRefusesIt() {
         assertEquals(JointKind.CRIMP_CAP, made(JointKind.TAP, 18, 20).kind());
         Tables allowing = Demo.tables(t -> t.replace("\"taps\": false", "\"taps\": true"));
-        Sizing taps = new Sizing(allowing, Ways.in(JointKind.TAP));
+        Sizing taps = new Sizing(allowing, JointChoices.in(JointKind.TAP));
         assertEquals(JointKind.TAP, taps.of(row(LeadRole.REVERSE, 20, 20)).kind());
         assertEquals(
                 JointKind.CRIMP_CAP, taps.of(row(LeadRole.ACCESSORY, 20, 20)).kind());
@@ -170,12 +170,12 @@ class SizingTest {
 
     @Test
     void tapeAndWireNutsCannotBeChosenAndSayWhy() {
-        List<Making.Choice> refused = made(JointKind.BUTT, 18, 18).choices().stream()
+        List<JointMethod.Choice> refused = made(JointKind.BUTT, 18, 18).choices().stream()
                 .filter(c -> c.kind().isEmpty())
                 .toList();
         assertEquals(
                 List.of("twisted and taped", "wire nut"),
-                refused.stream().map(Making.Choice::label).toList());
+                refused.stream().map(JointMethod.Choice::label).toList());
         assertTrue(refused.stream().allMatch(c -> c.why().endsWith("not accepted.")));
     }
 
@@ -193,7 +193,9 @@ class SizingTest {
                 List.of());
         assertEquals(
                 "The gauge of the orange lead of device 0 is not known: measure it, or take it from the part in hand.",
-                ((Making.Fit.Unknown) new Sizing(TABLES, Ways.USUAL).of(row).fit()).what());
+                ((JointMethod.Fit.Unknown)
+                                new Sizing(TABLES, JointChoices.USUAL).of(row).fit())
+                        .what());
     }
 
     static List<Long> seeds() {
@@ -211,11 +213,11 @@ class SizingTest {
                     .toArray();
             JointRow row = row(LeadRole.ILLUMINATION, awg);
             for (JointKind kind : List.of(JointKind.SOLDER, JointKind.BUTT, JointKind.CRIMP_CAP)) {
-                Making m = new Sizing(TABLES, Ways.in(kind)).of(row);
+                JointMethod m = new Sizing(TABLES, JointChoices.in(kind)).of(row);
                 List<Double> sums = new ArrayList<>();
                 if (kind == JointKind.BUTT) Sizing.sides(row).forEach(side -> sums.add(Sizing.area(side, Set.of())));
                 else sums.add(Sizing.area(row.leads(), Set.of()));
-                if (m.fit() instanceof Making.Fit.Sized s)
+                if (m.fit() instanceof JointMethod.Fit.Sized s)
                     assertTrue(
                             sums.stream()
                                     .allMatch(a -> a >= s.size().least() - 1e-3
@@ -244,12 +246,12 @@ class SizingTest {
     @MethodSource("cars")
     void everyJointOfTheDemoCarsCanBeMadeInEverySchool(Installation car) {
         for (JointKind kind : List.of(JointKind.SOLDER, JointKind.CRIMP_CAP)) {
-            Sizing sizing = new Sizing(TABLES, Ways.in(kind));
+            Sizing sizing = new Sizing(TABLES, JointChoices.in(kind));
             for (JointRow row : Worksheet.of(car).joints()) {
-                Making m = sizing.of(row);
+                JointMethod m = sizing.of(row);
                 assertTrue(
                         m.settled()
-                                || m.fit() instanceof Making.Fit.NoSize n
+                                || m.fit() instanceof JointMethod.Fit.NoSize n
                                         && !n.ways().isEmpty(),
                         row + ": " + m.fit());
             }

@@ -9,7 +9,7 @@ import velvetbezel.draft.Expander;
 import velvetbezel.draft.FactoryRadio;
 import velvetbezel.function.Catalogue;
 import velvetbezel.harness.Builder;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
@@ -48,8 +48,8 @@ public record Document(
     }
 
     /** Faults of the lines, and those of the sheet's head: what a bad line leaves behind is no fault of its own. */
-    public static List<Fault> faults(Attempt attempt) {
-        List<Fault> faults = new ArrayList<>();
+    public static List<InputProblem> faults(Attempt attempt) {
+        List<InputProblem> faults = new ArrayList<>();
         try {
             SheetReader.read(attempt.tree());
         } catch (InvalidInput e) {
@@ -93,7 +93,7 @@ public record Document(
                     Optional.of(tables));
         }
         Sheet sheet = SheetReader.read(tree);
-        List<Fault> faults = Builder.faultsOf(sheet);
+        List<InputProblem> faults = Builder.faultsOf(sheet);
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         return new Document(
                 sheet.id(),

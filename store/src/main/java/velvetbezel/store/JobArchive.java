@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
 
@@ -78,9 +78,9 @@ public class JobArchive {
      */
     public Job read(byte[] bytes) {
         Map<String, String> files = Zip.read(bytes, "a job archive that was saved at Hand over");
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         List<Document> own = sheets(files, faults);
-        List<Fault> inJob = new ArrayList<>();
+        List<InputProblem> inJob = new ArrayList<>();
         Node job = job(files, inJob);
         Map<String, String> fields = new LinkedHashMap<>();
         job.at("fields").fields().forEach((name, node) -> fields.put(name, text(node)));
@@ -92,55 +92,55 @@ public class JobArchive {
         check(fields, inJob);
         for (String used : sheets(fields))
             if (!files.containsKey("sheets/" + used + ".json"))
-                faults.add(new Fault("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
+                faults.add(new InputProblem("sheets/" + used + ".json", "is missing, and the job uses that sheet."));
         if (log.isEmpty()) job.at("log").fault("is missing or empty; a job has at least the entry that opened it.");
-        inJob.forEach(f -> faults.add(new Fault("job.json: " + f.field(), f.message())));
+        inJob.forEach(f -> faults.add(new InputProblem("job.json: " + f.field(), f.message())));
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
         return jobs.restore(id, number, title, fields, log, own);
     }
 
-    private static void check(Map<String, String> fields, List<Fault> faults) {
+    private static void check(Map<String, String> fields, List<InputProblem> faults) {
         fields.forEach((field, value) -> {
             try {
                 JobCodec.change(field, value);
             } catch (InvalidInput e) {
-                e.faults().forEach(f -> faults.add(new Fault("fields." + field, f.message())));
+                e.faults().forEach(f -> faults.add(new InputProblem("fields." + field, f.message())));
             }
         });
     }
 
     /** Reads every sheet; those the library has in the same form are not kept again. */
-    private List<Document> sheets(Map<String, String> files, List<Fault> faults) {
+    private List<Document> sheets(Map<String, String> files, List<InputProblem> faults) {
         List<Document> own = new ArrayList<>();
         files.forEach((name, text) -> {
             if (name.equals("job.json")) return;
             if (!name.matches("sheets/[a-z0-9-]+\\.json")) {
-                faults.add(
-                        new Fault(name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
+                faults.add(new InputProblem(
+                        name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
                 return;
             }
             try {
                 Document document = Document.read(text);
                 if (!name.equals("sheets/" + document.id() + ".json"))
-                    faults.add(new Fault(
+                    faults.add(new InputProblem(
                             name,
                             "holds the sheet \"%s\"; file and sheet must have one name.".formatted(document.id())));
                 if (document.id().equals(Library.CATALOGUE)
                         && document.catalogue().isEmpty())
-                    faults.add(new Fault(
+                    faults.add(new InputProblem(
                             name,
                             "holds a %s, and the catalogue of functions is needed here.".formatted(document.kind())));
                 if (library.find(document.id())
                         .filter(d -> Json.same(d.body(), document.body()))
                         .isEmpty()) own.add(document);
             } catch (InvalidInput e) {
-                e.faults().forEach(f -> faults.add(new Fault(name + ": " + f.field(), f.message())));
+                e.faults().forEach(f -> faults.add(new InputProblem(name + ": " + f.field(), f.message())));
             }
         });
         return own;
     }
 
-    private static Node job(Map<String, String> files, List<Fault> faults) {
+    private static Node job(Map<String, String> files, List<InputProblem> faults) {
         if (!files.containsKey("job.json"))
             throw new InvalidInput(
                     "job.json", "is missing from the archive. Choose a job archive that was saved at Hand over.");

@@ -28,8 +28,8 @@ import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Result;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.AudioSign;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.FieldRef;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
@@ -334,7 +334,7 @@ public final class JobCodec {
      */
     public static List<Change<?>> changes(Map<String, String> typed) {
         List<Change<?>> changes = new ArrayList<>();
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         typed.forEach((key, text) -> {
             try {
                 changes.add(change(key, text));
@@ -356,7 +356,7 @@ public final class JobCodec {
             return Change.set(entry, textOf(entry).read().apply(typed));
         } catch (InvalidInput e) {
             throw new InvalidInput(e.faults().stream()
-                    .map(f -> new Fault(key(entry), f.message()))
+                    .map(f -> new InputProblem(key(entry), f.message()))
                     .toList());
         }
     }

@@ -25,7 +25,7 @@ import velvetbezel.draft.Expander;
 import velvetbezel.draft.Recognise;
 import velvetbezel.function.Catalogue;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.PlugFamily;
@@ -312,7 +312,7 @@ public class Library {
      * @param faults  why it does not
      */
     public record Outdated(
-            String id, String catalogue, Document asItIs, Optional<Document> asItWould, List<Fault> faults) {
+            String id, String catalogue, Document asItIs, Optional<Document> asItWould, List<InputProblem> faults) {
         public boolean changesNothing() {
             return asItWould.filter(d -> Json.same(d.body(), asItIs.body())).isPresent();
         }
@@ -441,15 +441,16 @@ public class Library {
     /** Within a transaction of the caller's. */
     static Imported take(DSLContext tx, Map<String, String> texts, String who) {
         Imported imported = new Imported(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Set<String> ids = new HashSet<>();
         ReadText.some(
                 texts,
                 some -> some.forEach(read -> {
-                    read.faults().forEach(f -> faults.add(new Fault(read.file() + ": " + f.field(), f.message())));
+                    read.faults()
+                            .forEach(f -> faults.add(new InputProblem(read.file() + ": " + f.field(), f.message())));
                     read.document()
                             .filter(d -> !ids.add(d.id()))
-                            .ifPresent(d -> faults.add(new Fault(read.file(), ReadText.twice(d))));
+                            .ifPresent(d -> faults.add(new InputProblem(read.file(), ReadText.twice(d))));
                     if (faults.isEmpty()) store(tx, read.document().orElseThrow(), who, imported);
                 }));
         if (!faults.isEmpty()) throw new InvalidInput(faults);

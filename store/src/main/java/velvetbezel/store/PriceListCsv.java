@@ -23,7 +23,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
@@ -57,7 +57,7 @@ public final class PriceListCsv {
      * @param values by column, prices in hundredths;
      * @param faults what is wrong with it, if anything
      */
-    record Line(long line, String number, Map<String, Object> values, List<Fault> faults) {}
+    record Line(long line, String number, Map<String, Object> values, List<InputProblem> faults) {}
 
     interface Taker {
         void take(Line line);
@@ -170,14 +170,14 @@ public final class PriceListCsv {
     }
 
     /** What speaks against reading columns so. */
-    static List<Fault> problems(List<String> columns) {
-        List<Fault> faults = new ArrayList<>();
+    static List<InputProblem> problems(List<String> columns) {
+        List<InputProblem> faults = new ArrayList<>();
         if (!columns.contains("number"))
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "number", "is none of the columns; say which one holds the number that each line is about."));
         for (String column : COLUMNS)
             if (Collections.frequency(columns, column) > 1)
-                faults.add(new Fault(column, "is said of two columns; leave one of them out."));
+                faults.add(new InputProblem(column, "is said of two columns; leave one of them out."));
         return faults;
     }
 
@@ -197,10 +197,10 @@ public final class PriceListCsv {
     }
 
     private static Line line(CsvRecord record, List<String> columns) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Map<String, Object> values = new LinkedHashMap<>();
         if (record.getFieldCount() != columns.size())
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     "",
                     "has %d fields where the first line names %d columns."
                             .formatted(record.getFieldCount(), columns.size())));
@@ -211,7 +211,7 @@ public final class PriceListCsv {
                             .ifPresent(put(values, columns.get(i)));
         String number = String.valueOf(values.getOrDefault("number", ""));
         if (number.isEmpty() && faults.isEmpty())
-            faults.add(new Fault("number", "is empty; every line names its part."));
+            faults.add(new InputProblem("number", "is empty; every line names its part."));
         return new Line(record.getStartingLineNumber(), number, values, faults);
     }
 
@@ -228,7 +228,7 @@ public final class PriceListCsv {
         return cell.startsWith("'") && FORMULA.matcher(cell.substring(1)).find() ? cell.substring(1) : cell;
     }
 
-    private static Optional<?> value(String column, String text, List<Fault> faults) {
+    private static Optional<?> value(String column, String text, List<InputProblem> faults) {
         if (text.isEmpty()) return Optional.empty();
         if (text.chars().anyMatch(Character::isISOControl))
             return refuse(column, "holds a character that cannot be printed; type it again.", faults);
@@ -272,15 +272,19 @@ public final class PriceListCsv {
     }
 
     private static Optional<String> one(
-            String text, Function<String, Optional<String>> find, String allowed, String column, List<Fault> faults) {
+            String text,
+            Function<String, Optional<String>> find,
+            String allowed,
+            String column,
+            List<InputProblem> faults) {
         Optional<String> found = find.apply(text);
         return found.isPresent()
                 ? found
                 : refuse(column, "\"%s\" is not known; allowed: %s.".formatted(text, allowed), faults);
     }
 
-    private static <T> Optional<T> refuse(String column, String message, List<Fault> faults) {
-        faults.add(new Fault(column, message));
+    private static <T> Optional<T> refuse(String column, String message, List<InputProblem> faults) {
+        faults.add(new InputProblem(column, message));
         return Optional.empty();
     }
 

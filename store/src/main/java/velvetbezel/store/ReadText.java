@@ -10,7 +10,7 @@ import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 
 /**
@@ -18,7 +18,7 @@ import velvetbezel.sheet.InvalidInput;
  *
  * @param document empty where it has faults
  */
-record ReadText(String file, Optional<Document> document, List<Fault> faults) {
+record ReadText(String file, Optional<Document> document, List<InputProblem> faults) {
     /** Ten thousand expanded sheets at once are more than the memory holds. */
     private static final int AT_ONCE = 100;
 

@@ -9,19 +9,19 @@ import org.junit.jupiter.api.BeforeEach;
 abstract class Importing {
     protected DSLContext db;
     protected Library library;
-    protected Intakes intakes;
+    protected Imports intakes;
     protected Shelves shelves;
 
     @BeforeEach
     void fresh() throws Exception {
         db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, Clock.systemUTC());
+        intakes = new Imports(db, Clock.systemUTC());
         shelves = new Shelves(db);
         library.take(StoreTest.demo(), "Ines");
     }
 
-    protected Intakes.Intake now(UUID id) {
+    protected Imports.Import now(UUID id) {
         return intakes.find(id).orElseThrow();
     }
 }

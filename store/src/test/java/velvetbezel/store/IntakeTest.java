@@ -57,7 +57,7 @@ class IntakeTest extends Importing {
         assertEquals(
                 "price 9.90 → 16.50, stock not counted → 3",
                 intakes.rows(id, "changed", 9).get(0).note());
-        assertEquals(Intakes.State.READ, now(id).state());
+        assertEquals(Imports.State.READ, now(id).state());
         assertTrue(shelves.listing("kelfax-trim-7").isEmpty());
     }
 
@@ -75,7 +75,7 @@ class IntakeTest extends Importing {
                 HEADER
                         + "kelfax-trim-7,Kelfax trim ring,Kelfax,dash kit,4.90,12,,,two-DIN\nthornlea-iso-tails,Another name,,,16.50,3,2,,\n");
         intakes.take(id);
-        assertEquals(Intakes.State.TAKEN, now(id).state());
+        assertEquals(Imports.State.TAKEN, now(id).state());
         Listing ring = shelves.listing("kelfax-trim-7").orElseThrow();
         assertEquals(Optional.of(490L), ring.priceCents());
         assertFalse(ring.buildable());
@@ -124,7 +124,7 @@ class IntakeTest extends Importing {
         UUID id = read(HEADER + line + "\nkelfax-8,Ring,Kelfax,dash kit,4,1,,,\n");
         assertEquals(List.of(message), refused(id));
         intakes.take(id);
-        assertEquals(Intakes.State.TAKEN, now(id).state());
+        assertEquals(Imports.State.TAKEN, now(id).state());
         assertTrue(shelves.listing("kelfax-7").isEmpty());
         assertEquals("Ring", shelves.listing("kelfax-8").orElseThrow().name());
         assertEquals(List.of(message), refused(id));
@@ -184,7 +184,7 @@ class IntakeTest extends Importing {
             public void close() {}
         };
         intakes.readList(id, endless);
-        assertEquals(Intakes.State.CANCELLED, now(id).state());
+        assertEquals(Imports.State.CANCELLED, now(id).state());
         assertEquals(Map.of(), intakes.counts(id));
         assertTrue(shelves.listing("kelfax-1").isEmpty());
     }
@@ -207,7 +207,7 @@ class IntakeTest extends Importing {
         intakes.readSheets(id, texts);
         library.change("ondel-47", "Tomas", "Price", 1, tree -> SheetTree.put(tree, "price", Optional.of(379.0)));
         intakes.take(id);
-        assertEquals(Intakes.State.FAILED, now(id).state());
+        assertEquals(Imports.State.FAILED, now(id).state());
         assertTrue(now(id).note().contains("was changed by Tomas since this was read"), now(id)::note);
         assertEquals(
                 Optional.of(37_900L), shelves.listing("ondel-47").orElseThrow().priceCents());
@@ -221,7 +221,7 @@ class IntakeTest extends Importing {
         for (int i = 0; i < 200; i++) texts.put(i + ".json", radio.replace("\"ondel-47\"", "\"ondel-47-" + i + "\""));
         UUID id = intakes.openSheets("many.zip", "Ines", texts.size());
         intakes.readSheets(id, texts);
-        Intakes other = new Intakes(TestDatabase.beside(db), Clock.systemUTC());
+        Imports other = new Imports(TestDatabase.beside(db), Clock.systemUTC());
         Thread taking = new Thread(() -> other.take(id));
         taking.start();
         boolean cancelled = intakes.cancel(id);
@@ -229,7 +229,7 @@ class IntakeTest extends Importing {
         int there = (int) library.entries("radio").stream()
                 .filter(e -> e.id().startsWith("ondel-47-"))
                 .count();
-        assertEquals(now(id).state() == Intakes.State.TAKEN ? 200 : 0, there);
+        assertEquals(now(id).state() == Imports.State.TAKEN ? 200 : 0, there);
         assertTrue(!cancelled || there == 0, "cancelled, and nothing was changed");
     }
 
@@ -243,10 +243,10 @@ class IntakeTest extends Importing {
         List<Listing> before = everything();
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, Clock.systemUTC());
+        intakes = new Imports(db, Clock.systemUTC());
         shelves = new Shelves(db);
         UUID zip = intakes.openSheets("parts.zip", "Ines", 0);
-        intakes.readSheets(zip, Intakes.unzip(sheets));
+        intakes.readSheets(zip, Imports.unzip(sheets));
         assertEquals(Map.of("added", 16), intakes.counts(zip));
         intakes.take(zip);
         UUID list = read(parts.toString());
@@ -278,9 +278,9 @@ class IntakeTest extends Importing {
                 .toList();
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
-        intakes = new Intakes(db, Clock.systemUTC());
+        intakes = new Imports(db, Clock.systemUTC());
         UUID zip = intakes.openSheets("vehicles.zip", "Ines", 0);
-        intakes.readSheets(zip, Intakes.unzip(vehicles));
+        intakes.readSheets(zip, Imports.unzip(vehicles));
         intakes.take(zip);
         for (int i = 0; i < 2; i++)
             assertTrue(Json.same(
@@ -297,11 +297,11 @@ class IntakeTest extends Importing {
 
     @Test
     void zipWithAPathOutsideIsRefusedAndSoIsABomb() {
-        assertTrue(fault(() -> Intakes.unzip(Zip.write(Map.of("../evil.json", "{}"))))
+        assertTrue(fault(() -> Imports.unzip(Zip.write(Map.of("../evil.json", "{}"))))
                 .contains("names a place outside the archive"));
         byte[] bomb = Zip.write(Map.of("a.json", " ".repeat(70_000_000)));
         assertTrue(bomb.length < 100_000);
-        assertTrue(fault(() -> Intakes.unzip(bomb)).contains("is larger than 60 MB or 12000 files unpacked"));
+        assertTrue(fault(() -> Imports.unzip(bomb)).contains("is larger than 60 MB or 12000 files unpacked"));
     }
 
     private static String fault(Runnable run) {
@@ -338,7 +338,7 @@ class IntakeTest extends Importing {
     void runThatEndedIsToldAndNobodyWaitsForIt() {
         UUID id = intakes.openList("list.csv", "Ines", 5, "");
         intakes.endOrphans();
-        assertEquals(Intakes.State.FAILED, now(id).state());
+        assertEquals(Imports.State.FAILED, now(id).state());
     }
 
     // --- shelves

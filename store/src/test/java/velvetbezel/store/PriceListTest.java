@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 
 /** Price lists in suppliers' own headings, of radios and parts. */
@@ -49,10 +49,10 @@ class PriceListTest extends Importing {
     @Test
     void headingsOfASupplierAreAskedOnceAndThenKnown() {
         UUID id = read(SUPPLIERS_OWN, "");
-        assertEquals(Intakes.State.HEADINGS, now(id).state());
+        assertEquals(Imports.State.HEADINGS, now(id).state());
         assertEquals(
                 List.of("art.-nr.", "bezeichnung", "art", "netto", "bestand", "farbe"),
-                intakes.headings(id).stream().map(Intakes.Row::item).toList());
+                intakes.headings(id).stream().map(Imports.Row::item).toList());
         assertEquals("1.004,90", intakes.headings(id).get(3).note(), "the first values are shown");
         intakes.learn(id, "Kelfax", meanings());
         intakes.readList(id, new StringReader(SUPPLIERS_OWN));
@@ -62,7 +62,7 @@ class PriceListTest extends Importing {
                 Optional.of(100_490L),
                 shelves.listing("kelfax-trim-7").orElseThrow().priceCents());
         UUID again = read(SUPPLIERS_OWN.replace("12;", "11;"), "");
-        assertEquals(Intakes.State.READ, now(again).state(), "the one supplier who heads columns so");
+        assertEquals(Imports.State.READ, now(again).state(), "the one supplier who heads columns so");
         assertEquals("Kelfax", now(again).supplier());
         assertEquals("stock 12 → 11", intakes.rows(again, "changed", 9).get(0).note());
     }
@@ -71,7 +71,7 @@ class PriceListTest extends Importing {
     void twoSuppliersMayMeanOtherThingsByOneHeading() {
         intakes.learn(read("no;amount\nx;1\n", ""), "Kelfax", Map.of("no", "number", "amount", "stock"));
         UUID id = read("no;amount\nthornlea-iso-tails;7\n", "Thornlea");
-        assertEquals(Intakes.State.HEADINGS, now(id).state(), "said by one, not by the other");
+        assertEquals(Imports.State.HEADINGS, now(id).state(), "said by one, not by the other");
         intakes.learn(id, "Thornlea", Map.of("no", "number", "amount", "price"));
         String list = "no;amount\nthornlea-iso-tails;7\n";
         UUID stock = read(list, "kelfax");
@@ -80,7 +80,7 @@ class PriceListTest extends Importing {
                 "stock not counted → 7",
                 intakes.rows(stock, "changed", 9).get(0).note());
         assertTrue(intakes.rows(price, "changed", 9).get(0).note().contains("→ 7.00"));
-        assertEquals(Intakes.State.HEADINGS, now(read(list, "")).state(), "two head columns so: asked");
+        assertEquals(Imports.State.HEADINGS, now(read(list, "")).state(), "two head columns so: asked");
     }
 
     @Test
@@ -90,9 +90,9 @@ class PriceListTest extends Importing {
                 InvalidInput.class, () -> intakes.learn(id, " ", Map.of("a", "", "b", "price", "c", "price")));
         assertEquals(
                 List.of("number", "price", "supplier"),
-                refused.faults().stream().map(Fault::field).toList());
+                refused.faults().stream().map(InputProblem::field).toList());
         assertEquals(List.of(), new Suppliers(db).names());
-        assertEquals(Intakes.State.HEADINGS, now(id).state());
+        assertEquals(Imports.State.HEADINGS, now(id).state());
     }
 
     /** The order in which a sheet was typed is not the list's to change. */

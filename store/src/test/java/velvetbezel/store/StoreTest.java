@@ -28,7 +28,7 @@ import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.job.Change;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
@@ -90,7 +90,7 @@ class StoreTest {
 
     private static List<String> faults(Runnable run) {
         return assertThrows(InvalidInput.class, run::run).faults().stream()
-                .map(Fault::toString)
+                .map(InputProblem::toString)
                 .toList();
     }
 

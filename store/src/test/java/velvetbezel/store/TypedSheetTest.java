@@ -78,7 +78,7 @@ class TypedSheetTest {
     @Test
     void exportHoldsWhatWasTyped() {
         take();
-        Map<String, String> files = Intakes.unzip(library.zip("vehicle"));
+        Map<String, String> files = Imports.unzip(library.zip("vehicle"));
         assertTrue(files.get(ID + ".json").contains("velvet-bezel/short"));
         assertEquals(List.of("Corrick Tern, van"), library.take(files, "Ines").unchanged());
     }

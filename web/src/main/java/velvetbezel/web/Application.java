@@ -10,7 +10,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 import velvetbezel.store.Board;
-import velvetbezel.store.Intakes;
+import velvetbezel.store.Imports;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
@@ -56,8 +56,8 @@ public class Application {
     }
 
     @Bean
-    Intakes intakes(DSLContext db, Clock clock) {
-        return new Intakes(db, clock);
+    Imports intakes(DSLContext db, Clock clock) {
+        return new Imports(db, clock);
     }
 
     @Bean
@@ -74,7 +74,7 @@ public class Application {
             Library library,
             Jobs jobs,
             Shelves shelves,
-            Intakes intakes,
+            Imports intakes,
             DemoWeek week,
             Clock clock) {
         return () -> {

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.AudioSign;
-import velvetbezel.store.Intakes;
+import velvetbezel.store.Imports;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Person;
@@ -29,10 +29,10 @@ final class Demo {
     private final Path folder;
     private final Library library;
     private final Jobs jobs;
-    private final Intakes intakes;
+    private final Imports intakes;
     private final LocalDate today;
 
-    Demo(Path folder, Library library, Jobs jobs, Intakes intakes, LocalDate today) {
+    Demo(Path folder, Library library, Jobs jobs, Imports intakes, LocalDate today) {
         this.today = today;
         this.intakes = intakes;
         this.folder = folder;

@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import velvetbezel.function.Function;
+import velvetbezel.function.CarFunction;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
@@ -196,7 +196,7 @@ public record ArriveView(
 
     private static String verdict(OpenJob open) {
         if (open.vehicle().isEmpty()) return "Choose its sheet; everything else is computed from it.";
-        Optional<Function> next = open.factoryFunctions().stream()
+        Optional<CarFunction> next = open.factoryFunctions().stream()
                 .filter(f -> open.baseline(f.id()) == Baseline.NOT_TESTED)
                 .findFirst();
         long faulty = open.factoryFunctions().stream()
@@ -306,7 +306,7 @@ public record ArriveView(
     private static List<Group> groups(OpenJob open) {
         return open.catalogue().functions().stream()
                 .filter(f -> open.had().contains(f.id()) || f.wish())
-                .collect(Collectors.groupingBy(Function::group, LinkedHashMap::new, Collectors.toList()))
+                .collect(Collectors.groupingBy(CarFunction::group, LinkedHashMap::new, Collectors.toList()))
                 .entrySet()
                 .stream()
                 .map(g -> new Group(
@@ -314,7 +314,7 @@ public record ArriveView(
                 .toList();
     }
 
-    private static Row row(OpenJob open, Function f) {
+    private static Row row(OpenJob open, CarFunction f) {
         return new Row(
                 f.name(),
                 f.ask(),

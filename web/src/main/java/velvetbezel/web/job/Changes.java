@@ -11,7 +11,7 @@ import velvetbezel.job.Against;
 import velvetbezel.job.Change;
 import velvetbezel.job.Consequences;
 import velvetbezel.job.Entry;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
@@ -21,12 +21,12 @@ import velvetbezel.store.Sender;
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
 class Changes {
-    private final Desk desk;
+    private final JobOpener desk;
     private final Jobs jobs;
-    private final WarmUp warmUp;
+    private final KitWarmUp warmUp;
     private final Summaries summaries;
 
-    Changes(Desk desk, Jobs jobs, WarmUp warmUp, Summaries summaries) {
+    Changes(JobOpener desk, Jobs jobs, KitWarmUp warmUp, Summaries summaries) {
         this.summaries = summaries;
         this.desk = desk;
         this.jobs = jobs;
@@ -49,13 +49,13 @@ class Changes {
     }
 
     private static void refuseOtherDesign(OpenJob open, List<Change<?>> made, Map<String, String> shown) {
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         for (Change<?> c : made) {
             if (c.value().isEmpty() || !Against.speaksOf(c.entry())) continue;
             String key = JobCodec.key(c.entry());
             Optional<String> now = open.design().flatMap(d -> Against.words(c.entry(), d));
             if (now.isPresent() && now.get().equals(shown.getOrDefault(key, now.get()))) continue;
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     key,
                     "%s: your page showed %s; in the kit chosen now %s. Nothing was saved; look again before you go on."
                             .formatted(
@@ -71,13 +71,13 @@ class Changes {
     /** What was ticked or found belongs to another kit than the one chosen now. */
     static final class OtherDesign extends RuntimeException {
         private static final long serialVersionUID = 1;
-        private final transient List<Fault> faults;
+        private final transient List<InputProblem> faults;
 
-        private OtherDesign(List<Fault> faults) {
+        private OtherDesign(List<InputProblem> faults) {
             this.faults = faults;
         }
 
-        List<Fault> faults() {
+        List<InputProblem> faults() {
             return faults;
         }
     }
@@ -110,10 +110,10 @@ class Changes {
 
     private static List<Change<?>> read(Map<String, String> typed, Catalogue catalogue) {
         List<Change<?>> changes = JobCodec.changes(typed);
-        List<Fault> faults = changes.stream()
+        List<InputProblem> faults = changes.stream()
                 .filter(c -> c.entry() instanceof Entry.OfFunction of
                         && catalogue.find(of.function()).isEmpty())
-                .map(c -> new Fault(
+                .map(c -> new InputProblem(
                         JobCodec.key(c.entry()),
                         "\"%s\" is no function of the catalogue; it has %s."
                                 .formatted(
@@ -133,7 +133,7 @@ class Changes {
                 job.id(), job.number(), job.title(), job.seq(), job.state().with(made)));
         if (!after.trouble().isEmpty())
             throw new InvalidInput(after.trouble().stream()
-                    .map(t -> new Fault(JobCodec.key(rewires.entry()), t))
+                    .map(t -> new InputProblem(JobCodec.key(rewires.entry()), t))
                     .toList());
         return after;
     }

@@ -32,13 +32,13 @@ public class DemoWeek {
     private static final List<String> MINIBUS_PARTS =
             List.of("quillmoor-ferryman-frame", "thornlea-iso-steering", "kelfax-microphone");
     private final Jobs jobs;
-    private final Desk desk;
+    private final JobOpener desk;
     private final Changes changes;
     private final Board board;
     private final Summaries summaries;
     private final Clock clock;
 
-    DemoWeek(Jobs jobs, Desk desk, Changes changes, Board board, Summaries summaries, Clock clock) {
+    DemoWeek(Jobs jobs, JobOpener desk, Changes changes, Board board, Summaries summaries, Clock clock) {
         this.board = board;
         this.summaries = summaries;
         this.jobs = jobs;

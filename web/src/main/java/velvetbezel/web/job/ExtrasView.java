@@ -3,7 +3,7 @@ package velvetbezel.web.job;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import velvetbezel.match.Extra;
+import velvetbezel.match.ExtraWork;
 import velvetbezel.match.Kit;
 import velvetbezel.sheet.Sheet;
 
@@ -23,12 +23,12 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
             String radio,
             String parts) {}
 
-    static ExtrasView of(OpenJob open, Matching matching, Tariff tariff) {
+    static ExtrasView of(OpenJob open, KitSearch matching, Rates tariff) {
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
-        Matching.Answer answer = matching.allKits(open);
+        KitSearch.Answer answer = matching.allKits(open);
         return matching.chosen(open, answer)
                 .map(k -> {
-                    List<Line> lines = Extra.of(k, matching.additions(answer, k), answer.market()).stream()
+                    List<Line> lines = ExtraWork.of(k, matching.additions(answer, k), answer.market()).stream()
                             .map(e -> line(open, tariff, k, e))
                             .toList();
                     return new ExtrasView(
@@ -48,14 +48,14 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
                         open.path(Station.MATCH)));
     }
 
-    private static String done(Extra e, int minutes, Tariff tariff) {
+    private static String done(ExtraWork e, int minutes, Rates tariff) {
         String sum = e.cents()
                 .map(c -> Words.money(c + tariff.labour(minutes)))
                 .orElseGet(() -> Words.money(tariff.labour(minutes)) + " and the part");
         return "%s, %s".formatted(Words.minutes(minutes), sum);
     }
 
-    private static Line line(OpenJob open, Tariff tariff, Kit kit, Extra e) {
+    private static Line line(OpenJob open, Rates tariff, Kit kit, ExtraWork e) {
         String brings = e.brings().stream().map(open::functionName).collect(Collectors.joining(", "));
         String parts = e.part()
                 .map(p -> Stream.concat(kit.parts().stream(), Stream.of(p))

@@ -34,7 +34,7 @@ public record HandOverView(
         String printed) {
     public record Fact(String name, String value) {}
 
-    static HandOverView of(OpenJob open, Prices prices, Tariff tariff, Instant now, Frame.Trouble trouble) {
+    static HandOverView of(OpenJob open, Prices prices, Rates tariff, Instant now, Frame.Trouble trouble) {
         Optional<Goods> bought = open.design().map(d -> bought(open, d, prices));
         boolean handed = open.has(new Entry.HandedOver());
         return new HandOverView(

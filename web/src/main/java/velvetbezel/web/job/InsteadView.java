@@ -47,8 +47,8 @@ public record InsteadView(
             String radio,
             String parts) {}
 
-    static Optional<InsteadView> of(OpenJob open, Matching matching, String letter, String partId) {
-        Matching.Answer answer = matching.allKits(open);
+    static Optional<InsteadView> of(OpenJob open, KitSearch matching, String letter, String partId) {
+        KitSearch.Answer answer = matching.allKits(open);
         Optional<Kit> kit = kit(open, matching, answer, letter);
         Optional<Sheet.Part> part = kit.flatMap(
                 k -> k.parts().stream().filter(p -> p.id().equals(partId)).findFirst());
@@ -80,7 +80,7 @@ public record InsteadView(
                 : "It is not in stock: %s to wait.".formatted(Words.days(days));
     }
 
-    static Optional<Kit> kit(OpenJob open, Matching matching, Matching.Answer answer, String letter) {
+    static Optional<Kit> kit(OpenJob open, KitSearch matching, KitSearch.Answer answer, String letter) {
         List<Kit> kits = answer.matched().kits();
         for (int i = 0; i < kits.size(); i++) if (MatchView.letter(i).equals(letter)) return Optional.of(kits.get(i));
         return letter.equals(MatchView.CHOSEN) ? matching.chosen(open, answer) : Optional.empty();

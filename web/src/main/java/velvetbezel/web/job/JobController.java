@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 import velvetbezel.job.Entry;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
@@ -35,9 +35,9 @@ class JobController {
     private final JobPages pages;
     private final Changes changes;
     private final Jobs jobs;
-    private final Offering offering;
+    private final MeasuredFacts offering;
 
-    JobController(JobPages pages, Changes changes, Jobs jobs, Offering offering) {
+    JobController(JobPages pages, Changes changes, Jobs jobs, MeasuredFacts offering) {
         this.offering = offering;
         this.pages = pages;
         this.changes = changes;
@@ -115,9 +115,9 @@ class JobController {
         return new Sender(who.name(), who.device(), name);
     }
 
-    private static Frame.Trouble trouble(List<Fault> faults) {
+    private static Frame.Trouble trouble(List<InputProblem> faults) {
         Map<String, String> byField = new LinkedHashMap<>();
-        for (Fault f : faults) byField.merge(f.field(), f.message(), (a, b) -> a + " " + b);
+        for (InputProblem f : faults) byField.merge(f.field(), f.message(), (a, b) -> a + " " + b);
         return new Frame.Trouble(byField, Optional.empty());
     }
 

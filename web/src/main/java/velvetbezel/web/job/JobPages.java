@@ -9,11 +9,11 @@ import velvetbezel.store.Library;
 /** Makes the page of a station. */
 @Service
 class JobPages {
-    private final Desk desk;
-    private final Matching matching;
+    private final JobOpener desk;
+    private final KitSearch matching;
     private final Library library;
     private final Prices prices;
-    private final Tariff tariff;
+    private final Rates tariff;
     private final Clock clock;
 
     /** What a page is asked to show of its station: the check in hand, or the reading back. */
@@ -36,7 +36,7 @@ class JobPages {
     /** Pages at a station's side, by the last part of their address. */
     static final String BESIDE = "bench|joint|loads";
 
-    JobPages(Desk desk, Matching matching, Library library, Prices prices, Tariff.Source tariff, Clock clock) {
+    JobPages(JobOpener desk, KitSearch matching, Library library, Prices prices, Rates.Source tariff, Clock clock) {
         this.desk = desk;
         this.matching = matching;
         this.library = library;

@@ -11,9 +11,9 @@ import velvetbezel.job.Entry;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.store.JobCodec;
+import velvetbezel.worksheet.JointMethod;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
-import velvetbezel.worksheet.Making;
 import velvetbezel.worksheet.Sizing;
 
 /**
@@ -53,7 +53,7 @@ public record JointView(
                         "This job has no joint \"%s\" now; the kit or a lead of it has changed. Go back to Wire and choose again."
                                 .formatted(joint)));
         Sizing sizing = open.sizing();
-        Making making = sizing.of(row);
+        JointMethod making = sizing.of(row);
         List<Kind> kinds = making.choices().stream()
                 .map(c -> new Kind(
                         c.label(), c.kind().filter(k -> k == making.kind()).isPresent(), c.why()))

@@ -18,13 +18,13 @@ import velvetbezel.sheet.InvalidInput;
 /** What belongs to Match beside its page: substitutes, reasons, and the work behind it. */
 @Controller
 class MatchController {
-    private final Desk desk;
-    private final Matching matching;
-    private final Tariff tariff;
+    private final JobOpener desk;
+    private final KitSearch matching;
+    private final Rates tariff;
     private final Paper paper;
     private final Clock clock;
 
-    MatchController(Desk desk, Matching matching, Tariff.Source tariff, Paper paper, Clock clock) {
+    MatchController(JobOpener desk, KitSearch matching, Rates.Source tariff, Paper paper, Clock clock) {
         this.desk = desk;
         this.matching = matching;
         this.tariff = tariff.tariff();

@@ -15,7 +15,7 @@ import java.util.function.ToLongFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.drawing.PlotDrawing;
-import velvetbezel.function.Function;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
@@ -144,7 +144,7 @@ public record MatchView(
     public record Way(String wishes, String then) {}
 
     static MatchView of(
-            OpenJob open, Optional<Matching.Answer> answer, Matching matching, Asked asked, Frame.Trouble trouble) {
+            OpenJob open, Optional<KitSearch.Answer> answer, KitSearch matching, Asked asked, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.MATCH, trouble);
         if (answer.isEmpty())
             return new MatchView(
@@ -174,8 +174,8 @@ public record MatchView(
 
     private static final class Maker {
         private final OpenJob open;
-        private final Matching.Answer answer;
-        private final Matching matching;
+        private final KitSearch.Answer answer;
+        private final KitSearch matching;
         private final Asked asked;
         private final Map<String, Kit> named = new LinkedHashMap<>();
         private final Map<Kit, Map<FunctionId, Outcome>> reasons = new IdentityHashMap<>();
@@ -186,7 +186,7 @@ public record MatchView(
         private final List<String> shown;
         private final Optional<String> chosen;
 
-        Maker(OpenJob open, Matching.Answer answer, Matching matching, Asked asked) {
+        Maker(OpenJob open, KitSearch.Answer answer, KitSearch matching, Asked asked) {
             this.open = open;
             this.answer = answer;
             this.matching = matching;
@@ -340,7 +340,7 @@ public record MatchView(
         private String verdict() {
             if (!lacking.isEmpty())
                 return "Nothing here is a whole kit. What lacks is named below, radio by radio, the fewest things first; say how it is filled, and the kits are worked out.";
-            List<Function> stay = open.catalogue().functions().stream()
+            List<CarFunction> stay = open.catalogue().functions().stream()
                     .filter(f -> open.mustStay(f.id()))
                     .toList();
             List<String> musts = names(stay);
@@ -373,7 +373,7 @@ public record MatchView(
                             Words.price(cheapest.getValue().cost()));
         }
 
-        private static List<String> names(List<Function> functions) {
+        private static List<String> names(List<CarFunction> functions) {
             return functions.stream()
                     .map(f -> f.name().toLowerCase(Locale.ROOT))
                     .toList();
@@ -567,7 +567,7 @@ public record MatchView(
 
         private Group functions(List<Kit> kits) {
             List<FunctionId> differing = open.catalogue().functions().stream()
-                    .map(Function::id)
+                    .map(CarFunction::id)
                     .filter(f ->
                             kits.stream().map(k -> k.kinds().get(f)).distinct().count() > 1)
                     .sorted(Comparator.comparing((FunctionId f) -> !open.mustStay(f))
@@ -638,7 +638,7 @@ public record MatchView(
         /** What is the same in every kit: losses by name with their reasons, the rest counted. */
         private Group alike(List<Kit> kits) {
             List<FunctionId> same = open.catalogue().functions().stream()
-                    .map(Function::id)
+                    .map(CarFunction::id)
                     .filter(f ->
                             kits.stream().map(k -> k.kinds().get(f)).distinct().count() == 1)
                     .toList();

@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.harness.Use;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Sender;
 import velvetbezel.web.Who;
@@ -44,7 +44,7 @@ class NewInJobController {
         return show(open, what, given.containsKey("carplug") ? lines.copied(typed) : typed, List.of(), model);
     }
 
-    private String show(OpenJob open, String what, Map<String, String> typed, List<Fault> refused, Model model) {
+    private String show(OpenJob open, String what, Map<String, String> typed, List<InputProblem> refused, Model model) {
         String kind = KINDS.get(what);
         model.addAttribute("shelf", kind + "s");
         model.addAttribute(

@@ -7,8 +7,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
@@ -28,12 +28,12 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.LogEntry;
 import velvetbezel.units.Volts;
+import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Materials;
 import velvetbezel.worksheet.Reading;
 import velvetbezel.worksheet.Sizing;
 import velvetbezel.worksheet.Tables;
-import velvetbezel.worksheet.Ways;
 
 /**
  * A job with the sheets it rests on and what follows from them.
@@ -110,14 +110,14 @@ record OpenJob(
         return state().get(new Entry.WishMade(f))
                 .map(Entry.Wish.MUST_STAY::equals)
                 .orElseGet(() -> had.contains(f)
-                        && catalogue.find(f).filter(Function::must).isPresent());
+                        && catalogue.find(f).filter(CarFunction::must).isPresent());
     }
 
     boolean wanted(FunctionId f) {
         return state().says(new Entry.WishMade(f), Entry.Wish.WANTED);
     }
 
-    List<Function> factoryFunctions() {
+    List<CarFunction> factoryFunctions() {
         return catalogue.functions().stream().filter(f -> had.contains(f.id())).toList();
     }
 
@@ -128,7 +128,7 @@ record OpenJob(
     }
 
     String functionName(FunctionId f) {
-        return catalogue.find(f).map(Function::name).orElse(f.text());
+        return catalogue.find(f).map(CarFunction::name).orElse(f.text());
     }
 
     Set<AudioSign> signsSeen() {
@@ -154,7 +154,7 @@ record OpenJob(
                 .collect(Collectors.toSet());
     }
 
-    Ways ways() {
+    JointChoices ways() {
         return state().ways();
     }
 

@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import velvetbezel.drawing.HarnessDrawing;
 import velvetbezel.job.Design;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.worksheet.Before;
+import velvetbezel.worksheet.BeforeJoining;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
 import velvetbezel.worksheet.Load;
@@ -23,7 +23,7 @@ public record PaperView(
         String printed,
         HarnessDrawing drawing,
         List<WireView.Row> rows,
-        List<Before> before,
+        List<BeforeJoining> before,
         List<WireView.CapLine> caps,
         List<String> cautions,
         List<String> loads,
@@ -72,7 +72,7 @@ public record PaperView(
                 Words.moment(now),
                 HarnessDrawing.of(design.worksheet(), open.jointsDone()),
                 rows,
-                Before.of(design.installation(), design.worksheet(), sizing),
+                BeforeJoining.of(design.installation(), design.worksheet(), sizing),
                 design.worksheet().caps().stream()
                         .map(c -> WireView.cap(open, c))
                         .toList(),

@@ -57,8 +57,8 @@ public record QuoteView(
             List<String> gained,
             List<String> remarks) {}
 
-    static QuoteView of(OpenJob open, Matching matching, Tariff tariff, List<String> letters, LocalDate today) {
-        Matching.Answer answer = matching.allKits(open);
+    static QuoteView of(OpenJob open, KitSearch matching, Rates tariff, List<String> letters, LocalDate today) {
+        KitSearch.Answer answer = matching.allKits(open);
         List<Alternative> alternatives = new ArrayList<>();
         for (String letter : letters)
             InsteadView.kit(open, matching, answer, letter)
@@ -79,7 +79,7 @@ public record QuoteView(
     }
 
     private static Alternative alternative(
-            OpenJob open, Matching.Answer answer, Tariff tariff, String letter, Kit kit) {
+            OpenJob open, KitSearch.Answer answer, Rates tariff, String letter, Kit kit) {
         Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
         Materials materials = open.design()
                 .filter(d -> letter.equals(MatchView.CHOSEN))

@@ -10,11 +10,11 @@ import velvetbezel.store.Board;
 @Service
 class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
-    private final Desk desk;
+    private final JobOpener desk;
     private final Board board;
     private final Prices prices;
 
-    Summaries(Desk desk, Board board, Prices prices) {
+    Summaries(JobOpener desk, Board board, Prices prices) {
         this.prices = prices;
         this.desk = desk;
         this.board = board;

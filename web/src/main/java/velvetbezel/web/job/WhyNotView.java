@@ -5,7 +5,7 @@ import velvetbezel.match.Matched;
 
 /** Why each radio and part is in no kit that is in none. */
 public record WhyNotView(Frame frame, List<Matched.Out> out, String back) {
-    static WhyNotView of(OpenJob open, Matching matching) {
+    static WhyNotView of(OpenJob open, KitSearch matching) {
         return new WhyNotView(
                 Frame.of(open, Station.MATCH, Frame.Trouble.NONE),
                 open.vehicle().isPresent() ? matching.out(open) : List.of(),

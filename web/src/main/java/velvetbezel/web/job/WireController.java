@@ -22,11 +22,11 @@ import velvetbezel.state.VehicleState;
 class WireController {
     private static final VehicleState ON =
             VehicleState.AT_REST.with(StateField.KEY, "run").with(StateField.LAMPS, "on");
-    private final Desk desk;
+    private final JobOpener desk;
     private final Paper paper;
     private final Clock clock;
 
-    WireController(Desk desk, Paper paper, Clock clock) {
+    WireController(JobOpener desk, Paper paper, Clock clock) {
         this.desk = desk;
         this.paper = paper;
         this.clock = clock;

@@ -28,7 +28,7 @@ import velvetbezel.sheet.Provenance;
 import velvetbezel.store.JobCodec;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.WireColour;
-import velvetbezel.worksheet.Before;
+import velvetbezel.worksheet.BeforeJoining;
 import velvetbezel.worksheet.CapRow;
 import velvetbezel.worksheet.Deviation;
 import velvetbezel.worksheet.JointKind;
@@ -55,7 +55,7 @@ public record WireView(
         int joined,
         int agreed,
         List<Undo> undo,
-        List<Before> before,
+        List<BeforeJoining> before,
         List<String> schools,
         String school,
         int over,
@@ -94,7 +94,7 @@ public record WireView(
             String state,
             String backField,
             String back,
-            MakingWords making,
+            JointMethodWords making,
             String href,
             String note,
             String meter,
@@ -194,7 +194,7 @@ public record WireView(
                 done.size(),
                 agreed,
                 undo(open),
-                Before.of(design.installation(), design.worksheet(), sizing),
+                BeforeJoining.of(design.installation(), design.worksheet(), sizing),
                 SCHOOLS,
                 open.text(new Entry.SchoolChosen()),
                 design.overloads().size(),
@@ -331,7 +331,7 @@ public record WireView(
                 state,
                 key(new Entry.ReadBack(joint.id())),
                 open.text(new Entry.ReadBack(joint.id())),
-                MakingWords.of(joint, sizing.of(joint)),
+                JointMethodWords.of(joint, sizing.of(joint)),
                 JointView.here(open, joint.id().name()),
                 open.text(new Entry.JointNoted(joint.id())),
                 joint.expected().stream()

@@ -7,7 +7,7 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Document;
@@ -24,7 +24,7 @@ public record CatalogueView(String revision, List<Line> lines, List<String> same
     private static final int MOST_PLACES = 6;
 
     /** @param would what would change, in words; @param refused why today's catalogue does not read it */
-    public record Line(String id, String name, String catalogue, List<String> would, List<Fault> refused) {}
+    public record Line(String id, String name, String catalogue, List<String> would, List<InputProblem> refused) {}
 
     static CatalogueView of(Library library) {
         List<Library.Outdated> all = library.outdated();

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.Fault;
 import velvetbezel.sheet.InnerWire;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Port;
@@ -24,11 +24,11 @@ public record DeviceView(
         List<Piece> wires,
         List<Piece> ports,
         List<Piece> rules,
-        List<Fault> faults) {
+        List<InputProblem> faults) {
     /** @param list where it stands in the sheet; @param key what it is called there */
     public record Piece(String list, String key, String text) {}
 
-    static DeviceView of(Sheet sheet, String shelf, int revision, List<Fault> faults) {
+    static DeviceView of(Sheet sheet, String shelf, int revision, List<InputProblem> faults) {
         Device d = device(sheet);
         String heading =
                 sheet instanceof Sheet.Vehicle ? "Factory radio: what it does" : "What it has and what it does";

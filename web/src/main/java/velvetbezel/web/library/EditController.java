@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
@@ -39,7 +39,12 @@ class EditController {
     }
 
     private String show(
-            String id, String plug, String position, Optional<Editing.Typed> typed, List<Fault> faults, Model model) {
+            String id,
+            String plug,
+            String position,
+            Optional<Editing.Typed> typed,
+            List<InputProblem> faults,
+            Model model) {
         Document document = editing.find(id);
         model.addAttribute(
                 "view",

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import velvetbezel.drawing.PlugDrawing;
 import velvetbezel.sheet.Device;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.PlugFamily;
@@ -27,7 +27,7 @@ public record EditView(
         List<String> roles,
         List<String> terminals,
         List<String> origins,
-        List<Fault> faults) {
+        List<InputProblem> faults) {
     /** @param chosen number of the position in hand, or empty text */
     public record Face(String plug, String heading, PlugDrawing drawing, String chosen) {}
 
@@ -61,7 +61,7 @@ public record EditView(
             String plug,
             String position,
             Optional<Editing.Typed> typed,
-            List<Fault> faults) {
+            List<InputProblem> faults) {
         List<Plug> plugs = Editing.plugs(sheet);
         List<Face> faces = plugs.stream()
                 .map(p -> new Face(p.id(), heading(p), drawing(sheet, p), p.id().equals(plug) ? position : ""))

@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Mount;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
@@ -24,7 +24,7 @@ public record FactsView(
         List<String> origins,
         String from,
         String by,
-        List<Fault> faults) {
+        List<InputProblem> faults) {
     public record Group(String name, boolean claimed, List<Field> fields) {}
 
     /**
@@ -53,7 +53,12 @@ public record FactsView(
     }
 
     static FactsView of(
-            Sheet sheet, String shelf, int revision, Object tree, Map<String, String> typed, List<Fault> faults) {
+            Sheet sheet,
+            String shelf,
+            int revision,
+            Object tree,
+            Map<String, String> typed,
+            List<InputProblem> faults) {
         List<Group> groups = new ArrayList<>();
         Maker m = new Maker(tree, typed, faults);
         if (sheet instanceof Sheet.Vehicle) {
@@ -136,13 +141,13 @@ public record FactsView(
         return groups.stream().flatMap(g -> g.fields.stream()).toList();
     }
 
-    private record Maker(Object tree, Map<String, String> typed, List<Fault> faults) {
+    private record Maker(Object tree, Map<String, String> typed, List<InputProblem> faults) {
         private Field field(String path, String label, List<String> choices, Field.Kind kind) {
             String fault = faults.stream()
                     .filter(f -> f.field().equals(path)
                             || f.field().startsWith(path + ".")
                             || path.startsWith(f.field() + "["))
-                    .map(Fault::message)
+                    .map(InputProblem::message)
                     .findFirst()
                     .orElse("");
             return new Field(path, label, typed.getOrDefault(path, shown(path, kind)), choices, kind, fault);

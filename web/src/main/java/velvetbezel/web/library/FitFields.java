@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import velvetbezel.draft.Years;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 
 /** A part's fit list as fields of the page: years, trims, sheets, and whether somebody has fitted it to one. */
 final class FitFields {
@@ -15,7 +15,7 @@ final class FitFields {
     private FitFields() {}
 
     /** @return empty where none of the fields is filled in */
-    static Optional<Map<String, Object>> tree(Map<String, String> typed, List<Fault> faults) {
+    static Optional<Map<String, Object>> tree(Map<String, String> typed, List<InputProblem> faults) {
         Map<String, Object> fits = new LinkedHashMap<>();
         for (String list : List.of("vehicles", "trims")) {
             List<String> words = Typed.words(typed, "fits." + list);
@@ -27,13 +27,13 @@ final class FitFields {
         return Optional.of(fits).filter(f -> !f.isEmpty());
     }
 
-    private static Optional<Years> years(String text, List<Fault> faults) {
+    private static Optional<Years> years(String text, List<InputProblem> faults) {
         Optional<Years> years = Years.read(text);
         if (years.isEmpty())
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     YEARS, "\"%s\" is no span of years; type it as 2004-2009, 2006 or 2018 on.".formatted(text)));
         else if (!years.get().built().isEmpty())
-            faults.add(new Fault(
+            faults.add(new InputProblem(
                     YEARS,
                     "\"%s\" names a month, and a fit list counts whole years; type 2018 on, or 2019 on to be safe."
                             .formatted(text)));

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import velvetbezel.sheet.Fault;
-import velvetbezel.store.Intakes;
+import velvetbezel.sheet.InputProblem;
+import velvetbezel.store.Imports;
 import velvetbezel.store.PriceListCsv;
 import velvetbezel.store.Suppliers;
 
@@ -16,7 +16,11 @@ import velvetbezel.store.Suppliers;
  * @param faults    why it cannot be read as it was said
  */
 public record HeadingsView(
-        String supplier, List<String> suppliers, List<Heading> headings, List<String> columns, List<Fault> faults) {
+        String supplier,
+        List<String> suppliers,
+        List<Heading> headings,
+        List<String> columns,
+        List<InputProblem> faults) {
     private static final String FIELD = "column";
 
     /** @param chosen the column it stands for, empty text where it is left out */
@@ -24,14 +28,14 @@ public record HeadingsView(
 
     /** @param typed what a person said last; nothing where nobody has */
     static HeadingsView of(
-            Intakes.Intake intake,
-            Intakes intakes,
+            Imports.Import intake,
+            Imports intakes,
             Suppliers suppliers,
             Map<String, String> typed,
-            List<Fault> faults) {
+            List<InputProblem> faults) {
         Map<String, String> learned = suppliers.learned(intake.supplier());
         List<Heading> headings = new ArrayList<>();
-        for (Intakes.Row row : intakes.headings(intake.id())) {
+        for (Imports.Row row : intakes.headings(intake.id())) {
             String field = FIELD + row.line();
             String usual = PriceListCsv.COLUMNS.contains(row.item()) ? row.item() : "";
             headings.add(new Heading(
@@ -46,7 +50,7 @@ public record HeadingsView(
     }
 
     /** Column by heading, as a person said it. */
-    static Map<String, String> meanings(List<Intakes.Row> headings, Map<String, String> typed) {
+    static Map<String, String> meanings(List<Imports.Row> headings, Map<String, String> typed) {
         Map<String, String> meanings = new LinkedHashMap<>();
         headings.forEach(row -> {
             String column = typed.getOrDefault(FIELD + row.line(), "");

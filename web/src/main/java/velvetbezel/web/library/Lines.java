@@ -23,7 +23,7 @@ import velvetbezel.harness.Builder;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.Joint;
 import velvetbezel.harness.TerminalId;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Plug;
@@ -67,8 +67,9 @@ public class Lines {
     }
 
     /** @param refused why it was not saved; empty while it is typed */
-    public LinesView view(String kind, String action, String heading, Map<String, String> given, List<Fault> refused) {
-        List<Fault> faults = new ArrayList<>();
+    public LinesView view(
+            String kind, String action, String heading, Map<String, String> given, List<InputProblem> refused) {
+        List<InputProblem> faults = new ArrayList<>();
         Map<String, String> typed = applied(kind, given);
         Attempt attempt = attempt(kind, typed, "", faults);
         return new LinesView(
@@ -118,7 +119,7 @@ public class Lines {
         return applied;
     }
 
-    private Attempt attempt(String kind, Map<String, String> typed, String who, List<Fault> faults) {
+    private Attempt attempt(String kind, Map<String, String> typed, String who, List<InputProblem> faults) {
         Map<String, Object> tree = LinesForm.tree(kind, typed, source(typed, who), faults);
         Attempt attempt = Expander.attempt(tree, StandardArchetypes.all());
         faults.addAll(attempt.faults());
@@ -302,12 +303,12 @@ public class Lines {
 
     private Map<String, Object> sound(String kind, Map<String, String> given, String who) {
         Map<String, String> typed = applied(kind, given);
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         Attempt attempt = attempt(kind, typed, who, faults);
         for (String list : List.of("vehicles", "fits.vehicles"))
             unknownSheets(list, typed).forEach(faults::add);
         if (!faults.isEmpty()) {
-            Set<String> told = faults.stream().map(Fault::field).collect(Collectors.toSet());
+            Set<String> told = faults.stream().map(InputProblem::field).collect(Collectors.toSet());
             Document.faults(attempt).stream()
                     .filter(f -> !told.contains(f.field()))
                     .forEach(faults::add);
@@ -317,14 +318,14 @@ public class Lines {
     }
 
     /** Sheets that a part names and nobody has. */
-    private Stream<Fault> unknownSheets(String field, Map<String, String> typed) {
+    private Stream<InputProblem> unknownSheets(String field, Map<String, String> typed) {
         List<String> named = Typed.words(typed, field);
         if (named.isEmpty()) return Stream.empty();
         List<String> there =
                 library.entries("vehicle").stream().map(Library.Entry::id).toList();
         return named.stream()
                 .filter(v -> !there.contains(v))
-                .map(v -> new Fault(
+                .map(v -> new InputProblem(
                         field,
                         "\"%s\" is the id of no vehicle sheet here; near: %s.".formatted(v, Nearest.to(v, there))));
     }

@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.web.Who;
@@ -49,7 +49,7 @@ class LinesController {
         return typed;
     }
 
-    private String show(String shelf, String kind, Map<String, String> typed, List<Fault> refused, Model model) {
+    private String show(String shelf, String kind, Map<String, String> typed, List<InputProblem> refused, Model model) {
         model.addAttribute("shelf", shelf);
         model.addAttribute("view", lines.view(kind, "/%s/new".formatted(shelf), heading(kind), typed, refused));
         return "library/lines";
@@ -87,7 +87,7 @@ class LinesController {
         return show(editing.find(id), lines.typed(id), List.of(), model);
     }
 
-    private String show(Document document, Map<String, String> typed, List<Fault> refused, Model model) {
+    private String show(Document document, Map<String, String> typed, List<InputProblem> refused, Model model) {
         Map<String, String> all = new LinkedHashMap<>(typed);
         all.putIfAbsent("seen", String.valueOf(lines.revision(document.id())));
         model.addAttribute("shelf", document.kind() + "s");

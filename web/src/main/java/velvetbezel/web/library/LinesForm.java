@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.draft.Paper;
 import velvetbezel.draft.Years;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.store.Json;
 
 /** What was typed on the page of lines, as a short sheet, and a short sheet as it would be typed there. */
@@ -65,9 +65,9 @@ final class LinesForm {
     private static final List<String> RATINGS = List.of("draws amps", "least speaker ohms", "line out volts");
 
     private final Map<String, String> typed;
-    private final List<Fault> faults;
+    private final List<InputProblem> faults;
 
-    private LinesForm(Map<String, String> typed, List<Fault> faults) {
+    private LinesForm(Map<String, String> typed, List<InputProblem> faults) {
         this.typed = typed;
         this.faults = faults;
     }
@@ -80,7 +80,7 @@ final class LinesForm {
      * @param faults what the fields themselves say wrong is added
      */
     static Map<String, Object> tree(
-            String kind, Map<String, String> typed, Map<String, Object> source, List<Fault> faults) {
+            String kind, Map<String, String> typed, Map<String, Object> source, List<InputProblem> faults) {
         return new LinesForm(typed, faults).tree(kind, source);
     }
 
@@ -118,12 +118,13 @@ final class LinesForm {
 
     private void vehicle(Map<String, Object> tree) {
         for (String field : List.of("make", "model", "trim")) text(field).ifPresent(t -> tree.put(field, t));
-        if (at("years").isEmpty()) faults.add(new Fault("years", "are missing; type them as 2004-2009 or 05/2018."));
+        if (at("years").isEmpty())
+            faults.add(new InputProblem("years", "are missing; type them as 2004-2009 or 05/2018."));
         else
             Years.read(at("years"))
                     .ifPresentOrElse(
                             y -> years(tree, y),
-                            () -> faults.add(new Fault(
+                            () -> faults.add(new InputProblem(
                                     "years",
                                     "\"%s\" is no span of years; type it as 2004-2009, 05/2018 or 2018 on."
                                             .formatted(at("years")))));
@@ -171,7 +172,7 @@ final class LinesForm {
             if (text.isEmpty() && at("family" + i).isEmpty() && at("size" + i).isEmpty()) continue;
             if (id.isEmpty()) id = "plug " + (i + 1);
             if (plugs.containsKey(id))
-                faults.add(new Fault("plugs." + id, "comes twice; give one of the two another name."));
+                faults.add(new InputProblem("plugs." + id, "comes twice; give one of the two another name."));
             plugs.put(id, plug(i, text));
         }
         return plugs;
@@ -286,7 +287,7 @@ final class LinesForm {
         String text = at(field).replace(',', '.');
         if (text.isEmpty()) return Optional.empty();
         if (text.matches("\\d{1,7}(\\.\\d{1,2})?")) return Optional.of(plain(text));
-        faults.add(new Fault(field, "\"%s\" is no number; type one such as 12.50.".formatted(at(field))));
+        faults.add(new InputProblem(field, "\"%s\" is no number; type one such as 12.50.".formatted(at(field))));
         return Optional.empty();
     }
 

@@ -16,7 +16,7 @@ import velvetbezel.draft.Feature;
 import velvetbezel.draft.Paper;
 import velvetbezel.draft.ShortLines;
 import velvetbezel.drawing.PlugDrawing;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.Mount;
 import velvetbezel.sheet.Opening;
 import velvetbezel.sheet.PartKind;
@@ -39,7 +39,7 @@ public record LinesView(
         Map<String, String> typed,
         List<PlugRow> plugs,
         Look look,
-        List<Fault> refused,
+        List<InputProblem> refused,
         List<Library.Entry> vehicles,
         List<String> carPlugs,
         List<String> families) {

@@ -11,7 +11,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Json;
@@ -53,7 +53,7 @@ class TablesController {
             return "redirect:/tables";
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return show(body, e.faults().stream().map(Fault::toString).toList(), model);
+            return show(body, e.faults().stream().map(InputProblem::toString).toList(), model);
         }
     }
 

@@ -37,7 +37,7 @@ import velvetbezel.store.StandardTables;
 class ChangesTest {
     private final Jobs jobs = mock(Jobs.class);
     private final Library library = mock(Library.class);
-    private final WarmUp warmUp = mock(WarmUp.class);
+    private final KitWarmUp warmUp = mock(KitWarmUp.class);
     private final Map<String, String> fields = new LinkedHashMap<>();
     private Changes changes;
 
@@ -68,7 +68,7 @@ class ChangesTest {
                 .thenAnswer(call -> Optional.of(
                         new Job(new UUID(0, 1), 214, "Minibus", 7, JobState.EMPTY.with(JobCodec.changes(fields)))));
         when(jobs.undoable(any())).thenReturn(Optional.empty());
-        changes = new Changes(new Desk(jobs, library), jobs, warmUp, mock(Summaries.class));
+        changes = new Changes(new JobOpener(jobs, library), jobs, warmUp, mock(Summaries.class));
     }
 
     /** By key; an entry that is taken away has no text. */

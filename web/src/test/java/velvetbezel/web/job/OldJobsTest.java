@@ -52,7 +52,7 @@ class OldJobsTest {
         byte[] zip = OldJobsTest.class
                 .getResourceAsStream("/old-jobs/" + name + ".zip")
                 .readAllBytes();
-        OpenJob open = app.getBean(Desk.class).open(taken(zip));
+        OpenJob open = app.getBean(JobOpener.class).open(taken(zip));
         assertEquals(fields(zip), JobCodec.texts(open.state()));
         assertEquals(
                 ticked(open, "joint/"),

@@ -1,7 +1,7 @@
 package velvetbezel.sheet;
 
 /** One thing wrong with an input: which field, and what was given, what is allowed, what to do. */
-public record Fault(String field, String message) {
+public record InputProblem(String field, String message) {
     @Override
     public String toString() {
         return field + ": " + message;

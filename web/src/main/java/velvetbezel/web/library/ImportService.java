@@ -26,23 +26,23 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import org.springframework.web.multipart.MultipartFile;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.store.Intakes;
+import velvetbezel.store.Imports;
 
 /** Reads and takes in what people bring, beside their pages. */
 @Service
-class Intaking implements DisposableBean {
-    private static final Logger LOG = LoggerFactory.getLogger(Intaking.class);
+class ImportService implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
     /** A small import is read before its page is shown, so that nobody looks at a progress bar for nothing. */
     private static final int SHORT_WAIT_MS = 700;
 
-    private final Intakes intakes;
+    private final Imports intakes;
     /** Price lists that may be read once more, with their headings understood otherwise. */
     private final Map<UUID, Path> copies = new ConcurrentHashMap<>();
 
     private final Path lists;
     private final ExecutorService beside = Executors.newFixedThreadPool(2);
 
-    Intaking(Intakes intakes) throws IOException {
+    ImportService(Imports intakes) throws IOException {
         this.intakes = intakes;
         this.lists = Files.createTempDirectory("price-lists");
     }
@@ -52,7 +52,7 @@ class Intaking implements DisposableBean {
         for (MultipartFile file : files) {
             if (file.isEmpty()) continue;
             byte[] bytes = bytes(file);
-            if (name(file).endsWith(".zip")) texts.putAll(Intakes.unzip(bytes));
+            if (name(file).endsWith(".zip")) texts.putAll(Imports.unzip(bytes));
             else texts.put(name(file), new String(bytes, StandardCharsets.UTF_8));
         }
         if (texts.isEmpty())
@@ -119,8 +119,8 @@ class Intaking implements DisposableBean {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        Intakes.State now = intakes.find(id).orElseThrow().state();
-        if (now != Intakes.State.READ && now != Intakes.State.HEADINGS) forget(id);
+        Imports.State now = intakes.find(id).orElseThrow().state();
+        if (now != Imports.State.READ && now != Imports.State.HEADINGS) forget(id);
     }
 
     /** Whether a list can be read once more. */

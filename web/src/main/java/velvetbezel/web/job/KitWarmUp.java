@@ -14,19 +14,19 @@ import velvetbezel.store.Board;
 
 /** Works out before somebody waits: what the board lacks and the kits of the next jobs at the start, those of a car when it is chosen. */
 @Component
-class WarmUp implements ApplicationRunner, DisposableBean {
-    private static final Logger LOG = LoggerFactory.getLogger(WarmUp.class);
+class KitWarmUp implements ApplicationRunner, DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(KitWarmUp.class);
     private static final int SECONDS_TO_END = 10;
     /** So many jobs are in hand in a week. */
     private static final int MOST_AT_START = 20;
 
     private final Board board;
     private final Summaries summaries;
-    private final Desk desk;
-    private final Matching matching;
+    private final JobOpener desk;
+    private final KitSearch matching;
     private final ExecutorService alone = Executors.newSingleThreadExecutor();
 
-    WarmUp(Board board, Summaries summaries, Desk desk, Matching matching) {
+    KitWarmUp(Board board, Summaries summaries, JobOpener desk, KitSearch matching) {
         this.board = board;
         this.summaries = summaries;
         this.desk = desk;

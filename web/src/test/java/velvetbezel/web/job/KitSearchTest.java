@@ -15,20 +15,20 @@ import velvetbezel.store.Jobs;
 import velvetbezel.web.TestApp;
 
 @ExtendWith(TestApp.class)
-class MatchingTest {
+class KitSearchTest {
     /** Reasons rest on all kits: those of a list that was stopped half-way would be false. */
     @Test
     void reasonsTakeUpWhatWasStopped() {
-        Matching matching = TestApp.bean(Matching.class);
+        KitSearch matching = TestApp.bean(KitSearch.class);
         // a car of its own: nobody has worked its kits out before
         Job job = TestApp.bean(Jobs.class)
                 .create(
                         "Stopped",
                         "Ines Hallam",
                         JobCodec.changes(Map.of("vehicle", "corrick-ferryman-2006", "as built/A/6", "no wire")));
-        OpenJob open = TestApp.bean(Desk.class).open(job.number());
+        OpenJob open = TestApp.bean(JobOpener.class).open(job.number());
         matching.stop(open);
-        Matching.Answer stopped = matching.kits(open);
+        KitSearch.Answer stopped = matching.kits(open);
         assertTrue(stopped.stopped());
         assertFalse(stopped.complete());
         List<Matched.Out> out = matching.out(open);
@@ -37,7 +37,7 @@ class MatchingTest {
                 out.stream()
                         .filter(o -> o.why().startsWith("In every kit it would tie"))
                         .toList());
-        Matching.Answer all = matching.kits(open);
+        KitSearch.Answer all = matching.kits(open);
         assertTrue(all.complete() && !all.matched().kits().isEmpty());
     }
 }

@@ -22,7 +22,7 @@ import velvetbezel.sheet.Sheet;
  * choices: more than any one installation has, never less. Terminals that some choice ties together share a net;
  * plugs that some choice mates, or that could take each other's place, share a crowd.
  */
-public final class Potential {
+public final class PossibleConnections {
     private final Draft draft = new Draft();
     private final Map<TerminalId, Integer> index = new HashMap<>();
     /** Of terminals and of plugs: nets are told apart by one, crowds by the other. */
@@ -31,7 +31,7 @@ public final class Potential {
     private final Map<String, Integer> crowds = new LinkedHashMap<>();
     private final BiPredicate<String, String> together;
 
-    private Potential(BiPredicate<String, String> together) {
+    private PossibleConnections(BiPredicate<String, String> together) {
         this.together = together;
     }
 
@@ -39,12 +39,12 @@ public final class Potential {
      * @param options  what could be in the kit, by instance id
      * @param together whether two options can be in one kit
      */
-    public static Potential of(
+    public static PossibleConnections of(
             Sheet.Vehicle vehicle,
             Sheet.Radio radio,
             Map<String, Device> options,
             BiPredicate<String, String> together) {
-        Potential p = new Potential(together);
+        PossibleConnections p = new PossibleConnections(together);
         Builder.car(p.draft, vehicle);
         options.forEach((id, device) -> p.draft.add(new Instance(id, id, Instance.Owner.PART, device)));
         Builder.radios(p.draft, Recipe.of(vehicle, radio, List.of()));

@@ -8,7 +8,7 @@ import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
 
 /** A change of state: only what is named changes. */
-public record Step(
+public record ScenarioStep(
         Map<StateField, String> words,
         Optional<Double> dimmer,
         Optional<Set<String>> buttons,
@@ -27,7 +27,7 @@ public record Step(
      * What a device wants done once before it works: states to pass through, and terminals at which it
      * learns the vehicle's buttons one by one.
      */
-    public record FirstUse(Step set, List<String> learnAt) {
+    public record FirstUse(ScenarioStep set, List<String> learnAt) {
         public FirstUse {
             learnAt = List.copyOf(learnAt);
         }

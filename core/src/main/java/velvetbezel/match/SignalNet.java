@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.Islands;
-import velvetbezel.harness.Potential;
+import velvetbezel.harness.PossibleConnections;
 import velvetbezel.harness.Terminal;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.PortRef;
@@ -32,12 +32,12 @@ import velvetbezel.sheet.Rule;
  * Everything that could be in a kit, as one net of nets, rules, signals and plugs, read off the sheets: what could be
  * tied to what, which rules could ever hold, and which signals could ever arrive where.
  */
-final class Reach {
+final class SignalNet {
     static final int NOWHERE = -1;
     private static final Set<LeadRole> STEERING =
             Set.of(LeadRole.STEERING_1, LeadRole.STEERING_2, LeadRole.STEERING_GROUND);
     private static final double STIFF_OHMS = 0.5;
-    final Potential potential;
+    final PossibleConnections potential;
     final Map<String, Integer> slotOf;
     final Map<String, Instance> instances = new LinkedHashMap<>();
     final List<Ruled> rules = new ArrayList<>();
@@ -99,7 +99,7 @@ final class Reach {
      * @param slotOf instances of the kit and the places they could fill
      * @param always for each place that is never empty, its instances
      */
-    Reach(Potential potential, Map<String, Integer> slotOf, Collection<List<String>> always) {
+    SignalNet(PossibleConnections potential, Map<String, Integer> slotOf, Collection<List<String>> always) {
         this.potential = potential;
         this.slotOf = slotOf;
         potential.instances().forEach(i -> instances.put(i.id(), i));

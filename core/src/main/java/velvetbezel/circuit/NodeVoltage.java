@@ -4,14 +4,14 @@ import java.util.Optional;
 import velvetbezel.units.Volts;
 
 /** What a meter from a node to another would show, or that there is no path between them. */
-public sealed interface Potential {
-    record At(Volts volts) implements Potential {}
+public sealed interface NodeVoltage {
+    record At(Volts volts) implements NodeVoltage {}
 
-    record NotConnected() implements Potential {}
+    record NotConnected() implements NodeVoltage {}
 
     NotConnected NOT_CONNECTED = new NotConnected();
 
-    static Potential of(double volts) {
+    static NodeVoltage of(double volts) {
         return new At(new Volts(volts));
     }
 

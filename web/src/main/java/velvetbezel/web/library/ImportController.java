@@ -12,20 +12,20 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.store.Intakes;
+import velvetbezel.store.Imports;
 import velvetbezel.store.Suppliers;
 import velvetbezel.web.Who;
 
 /** Bringing in sheets and price lists: read, previewed, then taken in or cancelled. */
 @Controller
-class IntakeController {
-    private final Intaking intaking;
-    private final Intakes intakes;
+class ImportController {
+    private final ImportService intaking;
+    private final Imports intakes;
     private final Suppliers suppliers;
 
-    IntakeController(Intaking intaking, Intakes intakes, Suppliers suppliers) {
+    ImportController(ImportService intaking, Imports intakes, Suppliers suppliers) {
         this.suppliers = suppliers;
         this.intaking = intaking;
         this.intakes = intakes;
@@ -46,12 +46,12 @@ class IntakeController {
         return show(id, Map.of(), List.of(), model);
     }
 
-    private String show(UUID id, Map<String, String> typed, List<Fault> faults, Model model) {
-        Intakes.Intake intake = intakes.find(id)
+    private String show(UUID id, Map<String, String> typed, List<InputProblem> faults, Model model) {
+        Imports.Import intake = intakes.find(id)
                 .orElseThrow(
                         () -> new InvalidInput("intake", "There is no such import here. Bring the file in again."));
-        model.addAttribute("view", IntakeView.of(intake, intakes, intaking.has(id)));
-        if (intake.state() == Intakes.State.HEADINGS)
+        model.addAttribute("view", ImportView.of(intake, intakes, intaking.has(id)));
+        if (intake.state() == Imports.State.HEADINGS)
             model.addAttribute("ask", HeadingsView.of(intake, intakes, suppliers, typed, faults));
         return "library/intake";
     }

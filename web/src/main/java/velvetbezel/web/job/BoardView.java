@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.web.util.UriComponentsBuilder;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.store.Board;
 import velvetbezel.store.Library;
 
@@ -19,7 +19,7 @@ import velvetbezel.store.Library;
  * @param which open, handed over or all of them
  * @param later address of the next page, or empty
  */
-public record JobsView(
+public record BoardView(
         String heading,
         String q,
         String which,
@@ -27,7 +27,7 @@ public record JobsView(
         String earlier,
         String later,
         List<Library.Entry> vehicles,
-        List<Fault> faults,
+        List<InputProblem> faults,
         Map<String, String> typed) {
     static final int PAGE = 50;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
@@ -68,16 +68,16 @@ public record JobsView(
         }
     }
 
-    static JobsView of(
+    static BoardView of(
             Asked asked,
             Board board,
             LocalDate today,
             List<Library.Entry> vehicles,
-            List<Fault> faults,
+            List<InputProblem> faults,
             Map<String, String> typed) {
         Board.Found found = board.find(asked.query(), PAGE);
         List<Line> lines = found.lines().stream().map(l -> line(l, today)).toList();
-        return new JobsView(
+        return new BoardView(
                 heading(asked, board, lines),
                 asked.q,
                 asked.which.name().toLowerCase(Locale.ROOT),
@@ -107,7 +107,7 @@ public record JobsView(
                 kept.title(),
                 summary.map(Summary::customer).orElse(""),
                 summary.map(Summary::car).orElse("being worked out"),
-                summary.map(JobsView::radio).orElse(""),
+                summary.map(BoardView::radio).orElse(""),
                 kept.handedOver()
                         ? "handed over"
                         : summary.stream()
@@ -115,7 +115,7 @@ public record JobsView(
                                 .map(Station::label)
                                 .findFirst()
                                 .orElse(""),
-                kept.handedOver() ? "" : summary.map(JobsView::note).orElse(""),
+                kept.handedOver() ? "" : summary.map(BoardView::note).orElse(""),
                 kept.due().map(DAY::format).orElse(""),
                 late,
                 summary.stream().flatMap(s -> stages(kept.number(), s)).toList(),

@@ -12,14 +12,14 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import velvetbezel.sheet.InvalidInput;
-import velvetbezel.web.job.Desk;
+import velvetbezel.web.job.JobOpener;
 
 /** What a person asked for and cannot have, said in words. Our own bugs go to the error page without a trace. */
 @ControllerAdvice
-class Refusals {
-    @ExceptionHandler(Desk.NoSuchJob.class)
+class ErrorPages {
+    @ExceptionHandler(JobOpener.NoSuchJob.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
-    String noJob(Desk.NoSuchJob e, Model model) {
+    String noJob(JobOpener.NoSuchJob e, Model model) {
         return say(model, "No such job", e.getMessage());
     }
 

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
@@ -17,13 +17,13 @@ import velvetbezel.web.Today;
 
 /** Changes what a sheet is made of: facts, and pieces of its device. */
 @Service
-class Making {
+class SheetPieces {
     private static final List<String> LISTS = List.of("leads", "plugs", "wires", "ports", "rules");
     private final Editing editing;
     private final Library library;
     private final Clock clock;
 
-    Making(Editing editing, Library library, Clock clock) {
+    SheetPieces(Editing editing, Library library, Clock clock) {
         this.editing = editing;
         this.library = library;
         this.clock = clock;
@@ -67,7 +67,7 @@ class Making {
         Sheet sheet = sheet(id);
         List<FactsView.Field> fields = FactsView.of(sheet, "", seen, editing.tree(id), Map.of(), List.of())
                 .fields();
-        List<Fault> faults = new ArrayList<>();
+        List<InputProblem> faults = new ArrayList<>();
         List<String> changed = new ArrayList<>();
         Object[] result = {editing.tree(id)};
         for (FactsView.Field f : fields) {

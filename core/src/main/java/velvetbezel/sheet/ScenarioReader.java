@@ -9,10 +9,10 @@ import java.util.Set;
 import velvetbezel.state.StateField;
 
 /** Reads a change of vehicle state: {@code {"key": "run", "buttons": ["vol+"], "settings": {"radio.fader": "fl"}}}. */
-public final class StepReader {
-    private StepReader() {}
+public final class ScenarioReader {
+    private ScenarioReader() {}
 
-    public static Step step(Node node) {
+    public static ScenarioStep step(Node node) {
         Map<StateField, String> words = new EnumMap<>(StateField.class);
         Map<String, String> settings = new LinkedHashMap<>();
         Optional<Double> dimmer = Optional.empty();
@@ -35,7 +35,7 @@ public final class StepReader {
                     }
                 }
         }
-        return new Step(words, dimmer, buttons, unplugged, settings);
+        return new ScenarioStep(words, dimmer, buttons, unplugged, settings);
     }
 
     private static String word(Node value, StateField field) {

@@ -37,7 +37,7 @@ import velvetbezel.store.Library;
 
 /** Opens a job: its sheets with what was measured on this car, and everything computed from them. */
 @Service
-public class Desk {
+public class JobOpener {
     private static final int KEPT = 40;
     private final Jobs jobs;
     private final Library library;
@@ -55,7 +55,7 @@ public class Desk {
         }
     }
 
-    Desk(Jobs jobs, Library library) {
+    JobOpener(Jobs jobs, Library library) {
         this.jobs = jobs;
         this.library = library;
     }
@@ -196,7 +196,7 @@ public class Desk {
     /** The vehicle's sheet with the facts that were measured on this job's car. */
     private static Sheet settled(Job job, Document document) {
         as(Sheet.Vehicle.class, document);
-        Map<String, String> facts = Offering.facts(job);
+        Map<String, String> facts = MeasuredFacts.facts(job);
         if (facts.isEmpty()) return document.sheet().orElseThrow();
         Object tree = Document.tree(document.body());
         for (var fact : facts.entrySet())

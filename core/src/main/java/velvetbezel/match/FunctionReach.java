@@ -10,9 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Expect;
 import velvetbezel.function.Facilities;
-import velvetbezel.function.Function;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.PortRef;
@@ -34,9 +34,9 @@ import velvetbezel.sheet.Position;
  * never makes a function work that fails without it, so what is compiled without them is never too bad, and kits that
  * come out are run as built.
  */
-final class Influence {
+final class FunctionReach {
     private final Facilities facilities;
-    private final Reach reach;
+    private final SignalNet reach;
     private final Set<String> inUse;
 
     private sealed interface Asked permits Net, Arriving, Ran {}
@@ -45,10 +45,10 @@ final class Influence {
 
     private record Arriving(PortRef at, String signal) implements Asked {}
 
-    private record Ran(Reach.Ruled rule) implements Asked {}
+    private record Ran(SignalNet.Ruled rule) implements Asked {}
 
     /** @param inUse names of settings that scenarios choose: nobody sets them up otherwise */
-    Influence(Reach reach, Set<String> inUse) {
+    FunctionReach(SignalNet reach, Set<String> inUse) {
         this.reach = reach;
         this.inUse = inUse;
         this.facilities = new Facilities(reach.instances.values());
@@ -63,8 +63,8 @@ final class Influence {
      */
     record Bearing(BitSet places, Map<String, Object> facets) {}
 
-    Bearing on(Function asked) {
-        Function function = facilities.bind(asked);
+    Bearing on(CarFunction asked) {
+        CarFunction function = facilities.bind(asked);
         Walk walk = new Walk(function);
         function.scenario().forEach(s -> s.expects().forEach(e -> expect(e, walk)));
         walk.end();
@@ -80,7 +80,7 @@ final class Influence {
 
     private Facet facet(Instance i, Walk walk) {
         Set<Object> ran = new HashSet<>();
-        for (Reach.Ruled r : reach.rules)
+        for (SignalNet.Ruled r : reach.rules)
             if (r.instance() == i && walk.seen.contains(new Ran(r)))
                 ran.add(List.of(r.rule().when(), r.rule().then()));
         Device d = Behaviour.of(i.device());
@@ -126,12 +126,12 @@ final class Influence {
         private final Deque<Asked> fresh = new ArrayDeque<>();
         private final BitSet slots = new BitSet();
         private final Set<Integer> crowds = new HashSet<>();
-        private final Function function;
+        private final CarFunction function;
         private final Chosen chosen;
         /** Where a signal is taken to be: how it got there is not asked. */
         private Optional<PortRef> gate = Optional.empty();
 
-        Walk(Function function) {
+        Walk(CarFunction function) {
             this.function = function;
             this.chosen = new Chosen(function);
         }
@@ -140,7 +140,7 @@ final class Influence {
             if (seen.add(asked)) fresh.add(asked);
         }
 
-        void ask(List<Reach.Ruled> ruled) {
+        void ask(List<SignalNet.Ruled> ruled) {
             ruled.forEach(r -> ask(new Ran(r)));
         }
 
@@ -150,7 +150,7 @@ final class Influence {
                 if (next instanceof Net n) net(n.net, this);
                 else if (next instanceof Arriving a) arriving(a, this);
                 else {
-                    Reach.Ruled r = ((Ran) next).rule;
+                    SignalNet.Ruled r = ((Ran) next).rule;
                     slots.or(reach.slots(r.instance().id()));
                     guard(r.rule().when(), r.instance(), this);
                 }
@@ -255,14 +255,14 @@ final class Influence {
 
     private void arriving(Arriving a, Walk walk) {
         if (!comes(a, Set.of(), walk.chosen)) return;
-        Reach.Socket to = reach.sockets.get(a.at);
+        SignalNet.Socket to = reach.sockets.get(a.at);
         walk.slots.or(reach.slots(a.at.instance()));
         if (to.port().medium() == Medium.INTERNAL) {
             sent(a.at, a.signal, walk);
             return;
         }
         nets(to, walk);
-        for (Reach.Socket from : reach.senders.getOrDefault(a.at, List.of()))
+        for (SignalNet.Socket from : reach.senders.getOrDefault(a.at, List.of()))
             if (sent(from.ref(), a.signal, walk)) {
                 walk.slots.or(reach.slots(from.instance().id()));
                 nets(from, walk);
@@ -275,8 +275,8 @@ final class Influence {
      *
      * @param piece a function that expects one thing; no other than an arrival has any
      */
-    List<PortRef> gates(Function piece) {
-        Function bound = facilities.bind(piece);
+    List<PortRef> gates(CarFunction piece) {
+        CarFunction bound = facilities.bind(piece);
         Optional<Expect> only =
                 bound.scenario().stream().flatMap(s -> s.expects().stream()).findFirst();
         if (!(only.orElse(null) instanceof Expect.Arrives e)) return List.of();
@@ -287,7 +287,7 @@ final class Influence {
                 .filter(s ->
                         s.instance().owner() == Instance.Owner.RADIO && !s.ref().equals(end.at))
                 .filter(s -> !comes(end, Set.of(s.ref()), chosen))
-                .map(Reach.Socket::ref)
+                .map(SignalNet.Socket::ref)
                 .toList();
     }
 
@@ -303,7 +303,7 @@ final class Influence {
             if (reach.sockets.get(at).port().medium() == Medium.INTERNAL) outs.add(at);
             else reach.senders.getOrDefault(at, List.of()).forEach(s -> outs.add(s.ref()));
             for (PortRef out : outs)
-                for (Reach.Sending s : reach.sendings.getOrDefault(out, List.of())) {
+                for (SignalNet.Sending s : reach.sendings.getOrDefault(out, List.of())) {
                     if (chosen.shut(s.by())) continue;
                     if (s.in() == null && s.signal().equals(end.signal)) return true;
                     if (s.in() != null && seen.add(s.in())) fresh.add(s.in());
@@ -316,7 +316,7 @@ final class Influence {
     private final class Chosen {
         private final Map<String, Set<String>> values = new HashMap<>();
 
-        Chosen(Function bound) {
+        Chosen(CarFunction bound) {
             for (int step = 0; step < bound.scenario().size(); step++)
                 for (Map.Entry<String, String> e :
                         bound.scenario().get(step).set().settings().entrySet()) {
@@ -340,7 +340,7 @@ final class Influence {
         }
 
         /** Whether a rule asks for another value of a setting than it ever has. */
-        boolean shut(Reach.Ruled ruled) {
+        boolean shut(SignalNet.Ruled ruled) {
             Guard when = ruled.rule().when();
             return shut(when, ruled.instance())
                     || when instanceof Guard.All all && all.guards().stream().anyMatch(g -> shut(g, ruled.instance()));
@@ -355,15 +355,15 @@ final class Influence {
         }
     }
 
-    private void nets(Reach.Socket s, Walk walk) {
-        if (s.plus() != Reach.NOWHERE) end(s.instance(), s.plus(), walk);
-        if (s.minus() != Reach.NOWHERE) end(s.instance(), s.minus(), walk);
+    private void nets(SignalNet.Socket s, Walk walk) {
+        if (s.plus() != SignalNet.NOWHERE) end(s.instance(), s.plus(), walk);
+        if (s.minus() != SignalNet.NOWHERE) end(s.instance(), s.minus(), walk);
     }
 
     /** Asks for the rules that could send a signal at a port; whether there are any. */
     private boolean sent(PortRef out, String signal, Walk walk) {
         boolean any = false;
-        for (Reach.Sending s : reach.sendings.getOrDefault(out, List.of())) {
+        for (SignalNet.Sending s : reach.sendings.getOrDefault(out, List.of())) {
             if (s.in() == null
                     ? !s.signal().equals(signal)
                     : !reach.possible.getOrDefault(s.in(), Set.of()).contains(signal)) continue;
@@ -378,7 +378,7 @@ final class Influence {
     private void net(int net, Walk walk) {
         boolean supply = reach.supplies.contains(net);
         if (net != reach.potential.net(LeadRole.GROUND))
-            for (Reach.Touch t : reach.touches.getOrDefault(net, List.of())) {
+            for (SignalNet.Touch t : reach.touches.getOrDefault(net, List.of())) {
                 if (reach.hard.contains(net) && t.by().instance().owner() != Instance.Owner.CAR
                         || supply && reach.isLoad(net, t)) continue;
                 walk.ask(new Ran(t.by()));

@@ -10,11 +10,11 @@ import velvetbezel.store.Library;
 
 /** Writes what was measured on a job's car into the vehicle's sheet, so that the next fitter of this model has it. */
 @Service
-class Offering {
-    private final Desk desk;
+class MeasuredFacts {
+    private final JobOpener desk;
     private final Library library;
 
-    Offering(Desk desk, Library library) {
+    MeasuredFacts(JobOpener desk, Library library) {
         this.desk = desk;
         this.library = library;
     }
@@ -48,7 +48,10 @@ class Offering {
                     Object changed = tree;
                     for (var fact : facts.entrySet())
                         changed = SheetTree.measured(
-                                changed, fact.getKey(), Desk.value(fact.getKey(), fact.getValue()), "job " + number);
+                                changed,
+                                fact.getKey(),
+                                JobOpener.value(fact.getKey(), fact.getValue()),
+                                "job " + number);
                     return changed;
                 });
     }

@@ -13,9 +13,9 @@ import velvetbezel.units.Millimetres;
  * @param slideOn   what is slid on before the joint closes it in, and over which lead; empty where nothing is
  * @param choices   every kind there is, and why one cannot be chosen here
  */
-public record Making(
+public record JointMethod(
         JointKind kind, Fit fit, Millimetres strip, Optional<Cut> tube, String slideOn, List<Choice> choices) {
-    public Making {
+    public JointMethod {
         choices = List.copyOf(choices);
     }
 

@@ -16,13 +16,13 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Builder;
-import velvetbezel.harness.Potential;
+import velvetbezel.harness.PossibleConnections;
 import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Sheet;
 
@@ -32,7 +32,7 @@ import velvetbezel.sheet.Sheet;
  * entry
  * in many tables at once.
  */
-final class Compiled {
+final class KitTables {
     private static final int MOST_ENTRIES = 4000;
     private final Sheet.Vehicle vehicle;
     private final Sheet.Radio radio;
@@ -41,7 +41,7 @@ final class Compiled {
     private final List<KitTable.Built> runs = new ArrayList<>();
     private final List<KitTable.Joined> joined = new ArrayList<>();
     private final List<Rivals> rivals = new ArrayList<>();
-    private final List<Function> functions;
+    private final List<CarFunction> functions;
     private final Set<FunctionId> names;
     private final Map<List<Integer>, Map<FunctionId, Kind>> built = new HashMap<>();
     /** Kits whose functions, as far as they were asked for, are as built. */
@@ -67,11 +67,11 @@ final class Compiled {
         }
     }
 
-    private Compiled(
+    private KitTables(
             Sheet.Vehicle vehicle,
             Sheet.Radio radio,
             List<Slot> slots,
-            Reach reach,
+            SignalNet reach,
             Catalogue catalogue,
             Outcomes.Against against) {
         this.vehicle = vehicle;
@@ -79,16 +79,16 @@ final class Compiled {
         this.slots = slots;
         this.against = against;
         this.functions = catalogue.functions();
-        this.names = functions.stream().map(Function::id).collect(Collectors.toUnmodifiableSet());
-        Influence influence = new Influence(reach, catalogue.settingsInUse());
+        this.names = functions.stream().map(CarFunction::id).collect(Collectors.toUnmodifiableSet());
+        FunctionReach influence = new FunctionReach(reach, catalogue.settingsInUse());
         reach.rivals().forEach(places -> rivals.add(new Rivals(places)));
         Map<Object, KitTable.Built> alike = new LinkedHashMap<>();
-        Map<Function, KitTable.Built> known = new IdentityHashMap<>();
+        Map<CarFunction, KitTable.Built> known = new IdentityHashMap<>();
         Pieces pieces = new Pieces(influence, f -> known.computeIfAbsent(f, k -> table(k, influence))
                 .size());
-        for (Function f : catalogue.functions()) {
+        for (CarFunction f : catalogue.functions()) {
             List<KitTable.Joined.Piece> named = new ArrayList<>();
-            for (Function piece : pieces.of(f)) {
+            for (CarFunction piece : pieces.of(f)) {
                 KitTable.Built table = known.computeIfAbsent(piece, k -> table(k, influence));
                 KitTable.Built own = alike.computeIfAbsent(table.shape(), k -> table);
                 own.add(piece);
@@ -99,12 +99,12 @@ final class Compiled {
         runs.addAll(alike.values());
     }
 
-    private KitTable.Built table(Function f, Influence influence) {
-        Influence.Bearing b = influence.on(f);
+    private KitTable.Built table(CarFunction f, FunctionReach influence) {
+        FunctionReach.Bearing b = influence.on(f);
         return new KitTable.Built(b.places(), classes(b), List.of());
     }
 
-    private int[][] classes(Influence.Bearing b) {
+    private int[][] classes(FunctionReach.Bearing b) {
         int[][] classes = new int[slots.size()][];
         for (int s = 0; s < classes.length; s++) {
             List<Object> seen = new ArrayList<>();
@@ -112,7 +112,7 @@ final class Compiled {
             classes[s] = new int[choices.size()];
             for (int c = 0; c < choices.size(); c++) {
                 Object facet = choices.get(c).device().isEmpty()
-                        ? Influence.NOTHING
+                        ? FunctionReach.NOTHING
                         : b.facets().get(choices.get(c).part().orElseThrow().id());
                 if (!seen.contains(facet)) seen.add(facet);
                 classes[s][c] = seen.indexOf(facet);
@@ -122,19 +122,19 @@ final class Compiled {
     }
 
     /** Leaves out parts that can do nothing here but take a plug or a load. */
-    static Compiled of(
+    static KitTables of(
             Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> all, Catalogue catalogue, Outcomes.Against against) {
-        Reach reach = reach(vehicle, radio, all);
+        SignalNet reach = reach(vehicle, radio, all);
         List<Slot> slots = all.stream()
                 .map(s -> s.without(c -> c.device().isPresent()
                         && reach.idle(c.part().orElseThrow().id())))
                 .filter(s -> !s.isIdle())
                 .toList();
-        return new Compiled(
+        return new KitTables(
                 vehicle, radio, slots, slots.equals(all) ? reach : reach(vehicle, radio, slots), catalogue, against);
     }
 
-    private static Reach reach(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots) {
+    private static SignalNet reach(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Slot> slots) {
         Map<String, Device> options = new LinkedHashMap<>();
         Map<String, Integer> slotOf = new LinkedHashMap<>();
         List<List<String>> always = new ArrayList<>();
@@ -149,8 +149,8 @@ final class Compiled {
                 }
             if (here.size() == slots.get(s).choices().size()) always.add(here);
         }
-        return new Reach(
-                Potential.of(
+        return new SignalNet(
+                PossibleConnections.of(
                         vehicle,
                         radio,
                         options,
@@ -346,7 +346,7 @@ final class Compiled {
         List<KitTable.Built> wide = new ArrayList<>();
         for (KitTable t : tables()) {
             Map<FunctionId, Kind> told = t.at(choices);
-            List<Function> wrong = functions.stream()
+            List<CarFunction> wrong = functions.stream()
                     .filter(f -> told != null
                             && told.containsKey(f.id())
                             && otherwise(asBuilt.get(f.id()), told.get(f.id())))

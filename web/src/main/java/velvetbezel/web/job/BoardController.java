@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Board;
 import velvetbezel.store.Job;
@@ -32,23 +32,23 @@ import velvetbezel.web.Who;
 
 /** The list of jobs: open a new one, save one as an archive, take one in. */
 @Controller
-class JobsController {
+class BoardController {
     private static final int MOST_TITLE = 80;
     private final Jobs jobs;
     private final JobArchive archive;
-    private final Desk desk;
+    private final JobOpener desk;
     private final Library library;
-    private final WarmUp warmUp;
+    private final KitWarmUp warmUp;
     private final Board board;
     private final Summaries summaries;
     private final Clock clock;
 
-    JobsController(
+    BoardController(
             Jobs jobs,
             JobArchive archive,
-            Desk desk,
+            JobOpener desk,
             Library library,
-            WarmUp warmUp,
+            KitWarmUp warmUp,
             Board board,
             Summaries summaries,
             Clock clock) {
@@ -78,12 +78,12 @@ class JobsController {
                 .filter(w -> w.name().equalsIgnoreCase(which))
                 .findFirst()
                 .orElse(Board.Which.OPEN);
-        return show(new JobsView.Asked(q.strip(), jobs, Math.max(0, page)), model, List.of(), Map.of());
+        return show(new BoardView.Asked(q.strip(), jobs, Math.max(0, page)), model, List.of(), Map.of());
     }
 
-    private String show(JobsView.Asked asked, Model model, List<Fault> faults, Map<String, String> typed) {
+    private String show(BoardView.Asked asked, Model model, List<InputProblem> faults, Map<String, String> typed) {
         LocalDate today = Today.at(clock);
-        model.addAttribute("view", JobsView.of(asked, board, today, library.entries("vehicle"), faults, typed));
+        model.addAttribute("view", BoardView.of(asked, board, today, library.entries("vehicle"), faults, typed));
         return "job/list";
     }
 
@@ -102,9 +102,9 @@ class JobsController {
                     : "The name has %d characters; at most %d fit on the board. Shorten it."
                             .formatted(name.length(), MOST_TITLE);
             return show(
-                    JobsView.Asked.NOTHING,
+                    BoardView.Asked.NOTHING,
                     model,
-                    List.of(new Fault("title", fault)),
+                    List.of(new InputProblem("title", fault)),
                     Map.of("title", title, "vehicle", vehicle));
         }
         List<Change<?>> says =
@@ -124,7 +124,7 @@ class JobsController {
             return "redirect:/jobs/%d/arrive".formatted(number);
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return show(JobsView.Asked.NOTHING, model, e.faults(), Map.of());
+            return show(BoardView.Asked.NOTHING, model, e.faults(), Map.of());
         }
     }
 

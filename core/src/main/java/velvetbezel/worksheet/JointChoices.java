@@ -18,7 +18,7 @@ import velvetbezel.units.Ohms;
  * @param folded leads whose bared end is folded back, so that they count twice
  * @param extended joints with a piece of lead put in between
  */
-public record Ways(
+public record JointChoices(
         Optional<JointKind> school,
         Map<JointId, JointKind> kinds,
         Set<TerminalId> folded,
@@ -26,16 +26,16 @@ public record Ways(
     /** Of the further joint that an extension brings, in ohms (common practice, no source). */
     private static final double GOOD_JOINT = 0.01;
 
-    public static final Ways USUAL = new Ways(Optional.empty(), Map.of(), Set.of(), Map.of());
+    public static final JointChoices USUAL = new JointChoices(Optional.empty(), Map.of(), Set.of(), Map.of());
 
-    public Ways {
+    public JointChoices {
         kinds = Map.copyOf(kinds);
         folded = Set.copyOf(folded);
         extended = Map.copyOf(extended);
     }
 
-    static Ways in(JointKind school) {
-        return new Ways(Optional.of(school), Map.of(), Set.of(), Map.of());
+    static JointChoices in(JointKind school) {
+        return new JointChoices(Optional.of(school), Map.of(), Set.of(), Map.of());
     }
 
     /** The installation with the resistance of the extensions in their joints, at the first lead. */

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.sheet.LeadRole;
-import velvetbezel.sheet.Step;
+import velvetbezel.sheet.ScenarioStep;
 
 /**
  * A function as data: what is done to the car, and what must then be true.
@@ -15,7 +15,7 @@ import velvetbezel.sheet.Step;
  * @param must     it must stay, unless the customer says that it may go
  * @param feeds    the switched supply whose working this is: served by another, it is kept but changed
  */
-public record Function(
+public record CarFunction(
         FunctionId id,
         String name,
         String group,
@@ -25,12 +25,12 @@ public record Function(
         boolean must,
         Optional<LeadRole> feeds,
         List<Scene> scenario) {
-    public Function {
+    public CarFunction {
         scenario = List.copyOf(scenario);
     }
 
     /** One step of the scenario. */
-    public record Scene(Step set, List<Expect> expects) {
+    public record Scene(ScenarioStep set, List<Expect> expects) {
         public Scene {
             expects = List.copyOf(expects);
         }
@@ -46,15 +46,15 @@ public record Function(
      *
      * @param number tells it from other pieces of this function
      */
-    public Function piece(int step, Expect only, int number) {
+    public CarFunction piece(int step, Expect only, int number) {
         List<Scene> scenes = new ArrayList<>();
         for (int i = 0; i < scenario.size(); i++)
             scenes.add(new Scene(scenario.get(i).set(), i == step ? List.of(only) : List.of()));
         FunctionId name = new FunctionId(id.text() + ", " + number);
-        return new Function(name, this.name, group, ask, expected, wish, must, feeds, scenes);
+        return new CarFunction(name, this.name, group, ask, expected, wish, must, feeds, scenes);
     }
 
-    Function with(List<Scene> scenes) {
-        return new Function(id, name, group, ask, expected, wish, must, feeds, scenes);
+    CarFunction with(List<Scene> scenes) {
+        return new CarFunction(id, name, group, ask, expected, wish, must, feeds, scenes);
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
@@ -18,12 +18,12 @@ import velvetbezel.web.Who;
 
 /** What a sheet is made of: its facts, and the leads, plugs, ports and rules of its device. */
 @Controller
-class MakingController {
+class SheetPiecesController {
     private final Editing editing;
-    private final Making making;
+    private final SheetPieces making;
     private final Library library;
 
-    MakingController(Editing editing, Making making, Library library) {
+    SheetPiecesController(Editing editing, SheetPieces making, Library library) {
         this.editing = editing;
         this.making = making;
         this.library = library;
@@ -34,7 +34,7 @@ class MakingController {
         return facts(id, Map.of(), List.of(), model);
     }
 
-    private String facts(String id, Map<String, String> typed, List<Fault> faults, Model model) {
+    private String facts(String id, Map<String, String> typed, List<InputProblem> faults, Model model) {
         Document document = editing.find(id);
         model.addAttribute(
                 "view",
@@ -70,7 +70,7 @@ class MakingController {
         return device(id, List.of(), model);
     }
 
-    private String device(String id, List<Fault> faults, Model model) {
+    private String device(String id, List<InputProblem> faults, Model model) {
         Document document = editing.find(id);
         model.addAttribute(
                 "view",

@@ -23,7 +23,7 @@ import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
-import velvetbezel.sheet.Fault;
+import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.rows.tables.records.IntakeRecord;
@@ -33,7 +33,7 @@ import velvetbezel.store.rows.tables.records.IntakeRowRecord;
  * What is brought in from outside: first read and checked line by line beside the library, then, if a person says
  * so, taken in whole. Cancelled at any time, it leaves nothing behind.
  */
-public class Intakes {
+public class Imports {
     private static final String SHEETS = "sheets";
     private static final int BATCH = 2000;
     private static final int SHOWN_DIFFERENCES = 4;
@@ -57,7 +57,7 @@ public class Intakes {
     }
 
     /** @param supplier whose list it is, where known; @param done lines so far; @param note why it failed, where it did */
-    public record Intake(
+    public record Import(
             UUID id,
             String kind,
             String name,
@@ -92,7 +92,7 @@ public class Intakes {
         private static final long serialVersionUID = 1;
     }
 
-    public Intakes(DSLContext db, Clock clock) {
+    public Imports(DSLContext db, Clock clock) {
         this.db = db;
         this.suppliers = new Suppliers(db);
         this.clock = clock;
@@ -125,12 +125,12 @@ public class Intakes {
         return id;
     }
 
-    public Optional<Intake> find(UUID id) {
-        return db.selectFrom(INTAKE).where(INTAKE.ID.eq(id)).fetchOptional(Intakes::intake);
+    public Optional<Import> find(UUID id) {
+        return db.selectFrom(INTAKE).where(INTAKE.ID.eq(id)).fetchOptional(Imports::intake);
     }
 
-    private static Intake intake(IntakeRecord r) {
-        return new Intake(
+    private static Import intake(IntakeRecord r) {
+        return new Import(
                 r.getId(),
                 r.getKind(),
                 r.getName(),
@@ -156,7 +156,7 @@ public class Intakes {
                 .where(INTAKE_ROW.INTAKE_ID.eq(id), INTAKE_ROW.VERDICT.eq(verdict))
                 .orderBy(INTAKE_ROW.LINE)
                 .limit(most)
-                .fetch(Intakes::row);
+                .fetch(Imports::row);
     }
 
     private static Row row(IntakeRowRecord r) {
@@ -223,7 +223,7 @@ public class Intakes {
                         d,
                         before.map(Shelved::revision).orElse(0)));
             });
-            for (Fault f : read.faults()) {
+            for (InputProblem f : read.faults()) {
                 String place = read.file() + ": " + f.field();
                 rows.add(Kept.refused(new Row(stored + rows.size() + 1, place, "", "", "refused", f.message())));
             }
@@ -338,9 +338,10 @@ public class Intakes {
      * @throws InvalidInput where nothing can be read so; nothing is learned then
      */
     public void learn(UUID id, String supplier, Map<String, String> meanings) {
-        List<Fault> faults = new ArrayList<>(PriceListCsv.problems(List.copyOf(meanings.values())));
+        List<InputProblem> faults = new ArrayList<>(PriceListCsv.problems(List.copyOf(meanings.values())));
         if (supplier.isBlank())
-            faults.add(new Fault("supplier", "is missing; name whose list it is, so that it need not be asked again."));
+            faults.add(new InputProblem(
+                    "supplier", "is missing; name whose list it is, so that it need not be asked again."));
         if (!faults.isEmpty()) throw new InvalidInput(faults);
         suppliers.learn(supplier, meanings);
         name(id, supplier.strip());
@@ -426,7 +427,7 @@ public class Intakes {
      * of parts the lines that can be.
      */
     public void take(UUID id) {
-        Intake intake = find(id).orElseThrow();
+        Import intake = find(id).orElseThrow();
         if (!intake.takes(counts(id)) || move(id, State.READ, State.TAKING) == 0) return;
         try {
             if (intake.ofSheets()) takeSheets(id);
@@ -437,7 +438,9 @@ public class Intakes {
             fail(
                     id,
                     "Nothing was taken in. %s Bring it in again to see both versions."
-                            .formatted(e.faults().stream().map(Fault::message).collect(Collectors.joining(" "))));
+                            .formatted(e.faults().stream()
+                                    .map(InputProblem::message)
+                                    .collect(Collectors.joining(" "))));
         } catch (RuntimeException e) {
             fail(id, "Nothing was taken in: the shelves changed since it was read. Bring it in again.");
             if (!(e instanceof DataAccessException)) throw e;
@@ -456,14 +459,14 @@ public class Intakes {
 
     /** Somebody changed a sheet after it was compared: what they did would be written over unseen. */
     private static void refuseChangedSince(DSLContext tx, UUID id) {
-        List<Fault> faults = tx.fetch(
+        List<InputProblem> faults = tx.fetch(
                         """
             select s.id, s.name, h.who from intake_row r join sheet s on s.id = r.item
             left join lateral (select who from sheet_history h where h.sheet_id = s.id order by revision desc limit 1) h on true
             where r.intake_id = ? and r.whole is null and r.verdict in ('added', 'changed') and s.revision <> (r.listing->>'revision')::int
             order by s.id""",
                         id)
-                .map(r -> new Fault(
+                .map(r -> new InputProblem(
                         r.get(0, String.class),
                         "\"%s\" was changed by %s since this was read."
                                 .formatted(

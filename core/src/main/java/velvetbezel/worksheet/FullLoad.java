@@ -32,7 +32,7 @@ import velvetbezel.units.Volts;
  * The installation with everything on: stopped, running, in reverse; each new device at the most that its sheet
  * states.
  */
-final class Strain {
+final class FullLoad {
     /** Less is nothing. */
     static final double NOTHING = 0.001;
     /** Below this many volts a lead is no supply. */
@@ -53,7 +53,7 @@ final class Strain {
 
     private final Set<RuleRef> entered = new HashSet<>();
 
-    Strain(Installation installation, Tables tables) {
+    FullLoad(Installation installation, Tables tables) {
         this.installation = installation;
         this.tables = tables;
         FirstUse first = FirstUse.of(installation, Assumption.ALL_FIRST);

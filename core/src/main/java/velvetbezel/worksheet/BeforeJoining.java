@@ -19,16 +19,16 @@ import velvetbezel.sheet.Sheet;
  *
  * @param joints numbers of the joints that close it in; empty where every joint does
  */
-public record Before(String text, List<Integer> joints) {
-    public Before {
+public record BeforeJoining(String text, List<Integer> joints) {
+    public BeforeJoining {
         joints = List.copyOf(joints);
     }
 
     /** In the order in which to do it: routed, plugged, passed through, slid on. */
-    public static List<Before> of(Installation installation, Worksheet worksheet, Sizing sizing) {
-        List<Before> steps = new ArrayList<>();
-        if (installation.recipe().parts().values().stream().anyMatch(Before::cutsPlugsOff))
-            steps.add(new Before(
+    public static List<BeforeJoining> of(Installation installation, Worksheet worksheet, Sizing sizing) {
+        List<BeforeJoining> steps = new ArrayList<>();
+        if (installation.recipe().parts().values().stream().anyMatch(BeforeJoining::cutsPlugsOff))
+            steps.add(new BeforeJoining(
                     "Mark each wire with its position, then cut the plugs off with their ends left long.", List.of()));
         for (Map.Entry<String, Sheet.Part> e : installation.recipe().parts().entrySet()) {
             List<Integer> joints = worksheet.joints().stream()
@@ -38,19 +38,19 @@ public record Before(String text, List<Integer> joints) {
                     .toList();
             if (joints.isEmpty()) continue;
             for (Access a : access(installation, e.getKey()))
-                steps.add(new Before(
+                steps.add(new BeforeJoining(
                         "Plug %s in %s and route it %s."
                                 .formatted(e.getValue().name(), a.place().words(), a.route()),
                         joints));
             if (e.getValue().kind() == PartKind.CAMERA)
-                steps.add(new Before(
+                steps.add(new BeforeJoining(
                         "Pass the leads of %s into the car through a grommet, never a bare hole."
                                 .formatted(e.getValue().name()),
                         joints));
         }
         installation.recipe().parts().values().stream()
                 .filter(p -> p.holds().isPresent() && !worksheet.joints().isEmpty())
-                .forEach(p -> steps.add(new Before(
+                .forEach(p -> steps.add(new BeforeJoining(
                         "Pass the harness through %s where it does not come apart again.".formatted(p.name()),
                         List.of())));
         steps.addAll(slidOn(worksheet, sizing));
@@ -79,10 +79,10 @@ public record Before(String text, List<Integer> joints) {
     }
 
     /** Pieces of tube by size, and splices, counted. */
-    private static List<Before> slidOn(Worksheet worksheet, Sizing sizing) {
+    private static List<BeforeJoining> slidOn(Worksheet worksheet, Sizing sizing) {
         Map<String, List<Integer>> pieces = new TreeMap<>();
         for (JointRow row : worksheet.joints()) {
-            Making m = sizing.of(row);
+            JointMethod m = sizing.of(row);
             if (!m.slideOn().isEmpty())
                 pieces.computeIfAbsent(
                                 m.tube()
@@ -96,7 +96,7 @@ public record Before(String text, List<Integer> joints) {
                         .add(row.number());
         }
         return pieces.entrySet().stream()
-                .map(e -> new Before(
+                .map(e -> new BeforeJoining(
                         "Slide on and count: %d × %s.".formatted(e.getValue().size(), e.getKey()), e.getValue()))
                 .toList();
     }

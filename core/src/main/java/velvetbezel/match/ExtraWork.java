@@ -16,12 +16,12 @@ import velvetbezel.sheet.Sheet;
  * @param later  minutes on another day: the same, and the dash opened and closed again
  * @param brings functions that work then and do not without it
  */
-public record Extra(
+public record ExtraWork(
         String name, Optional<Sheet.Part> part, Optional<Long> cents, int now, int later, List<FunctionId> brings) {
     /** Minutes beside the frame's own to take panels off and put them back (a starting figure, from memory). */
     private static final int PANELS = 20;
 
-    public Extra {
+    public ExtraWork {
         brings = List.copyOf(brings);
     }
 
@@ -40,17 +40,17 @@ public record Extra(
      *
      * @param swaps each part that could go into an empty place of the kit, with what becomes of the kit then
      */
-    public static List<Extra> of(Kit kit, List<RadioMatch.Swap> swaps, Market market) {
+    public static List<ExtraWork> of(Kit kit, List<RadioMatch.Swap> swaps, Market market) {
         int again = PANELS
                 + kit.parts().stream()
                         .filter(p -> p.holds().isPresent())
                         .mapToInt(p -> p.minutes().orElse(0))
                         .sum();
-        List<Extra> extras = new ArrayList<>();
+        List<ExtraWork> extras = new ArrayList<>();
         for (RadioMatch.Swap s : swaps) {
             if (s.part().isEmpty() || s.again().isEmpty() || !s.lost().isEmpty()) continue;
             int minutes = s.kit().cost().minutes() - kit.cost().minutes();
-            extras.add(new Extra(
+            extras.add(new ExtraWork(
                     s.part().get().name(),
                     s.part(),
                     market.cents(s.part().get()),
@@ -58,8 +58,8 @@ public record Extra(
                     minutes + again,
                     s.again()));
         }
-        Stream<Extra> usual = USUAL.stream()
-                .map(u -> new Extra(
+        Stream<ExtraWork> usual = USUAL.stream()
+                .map(u -> new ExtraWork(
                         u.name, Optional.empty(), Optional.of(u.cents), u.minutes, u.minutes + again, List.of()));
         return Stream.concat(extras.stream(), usual).toList();
     }

@@ -15,8 +15,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
-import velvetbezel.function.Function;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
@@ -42,7 +42,7 @@ import velvetbezel.store.Library;
  * state of the sheets; losing it only costs time.
  */
 @Service
-class Matching implements DisposableBean {
+class KitSearch implements DisposableBean {
     private static final int KEPT = 12;
     private static final int KEPT_REASONS = 200;
     private static final int THREADS = 2;
@@ -95,7 +95,7 @@ class Matching implements DisposableBean {
         }
     }
 
-    Matching(Library library, Prices prices) {
+    KitSearch(Library library, Prices prices) {
         this.library = library;
         this.prices = prices;
     }
@@ -110,7 +110,7 @@ class Matching implements DisposableBean {
         return library.stamp(open.vehicle().orElseThrow())
                 + open.state()
                         .entries()
-                        .filter(Matching::decides)
+                        .filter(KitSearch::decides)
                         .map(e -> e + "=" + JobCodec.text(open.state(), e))
                         .toList();
     }
@@ -136,7 +136,7 @@ class Matching implements DisposableBean {
     static Wishes wishes(OpenJob open) {
         Set<FunctionId> musts = new HashSet<>();
         Set<FunctionId> wanted = new HashSet<>();
-        for (Function f : open.catalogue().functions())
+        for (CarFunction f : open.catalogue().functions())
             if (open.mustStay(f.id())) musts.add(f.id());
             else if (open.wanted(f.id())) wanted.add(f.id());
         return new Wishes(musts, wanted, open.state().get(new Entry.BudgetSet()));

@@ -3,14 +3,14 @@ package velvetbezel.web.library;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import velvetbezel.store.Intakes;
+import velvetbezel.store.Imports;
 
 /**
  * Something brought in: what would become of each line, and whether it is taken in.
  *
  * @param whose supplier whose headings it was read with, where it can be read otherwise; else empty
  */
-public record IntakeView(
+public record ImportView(
         UUID id,
         String shelf,
         String name,
@@ -27,18 +27,18 @@ public record IntakeView(
     private static final List<String> ORDER = List.of(REFUSED, "added", "changed", "unchanged");
 
     /** Lines of one verdict. @param more how many are not shown */
-    public record Group(String verdict, int count, int more, List<Intakes.Row> rows) {}
+    public record Group(String verdict, int count, int more, List<Imports.Row> rows) {}
 
-    static IntakeView of(Intakes.Intake intake, Intakes intakes, boolean again) {
+    static ImportView of(Imports.Import intake, Imports intakes, boolean again) {
         Map<String, Integer> counts = intakes.counts(intake.id());
-        boolean running = intake.state() == Intakes.State.READING || intake.state() == Intakes.State.TAKING;
+        boolean running = intake.state() == Imports.State.READING || intake.state() == Imports.State.TAKING;
         List<Group> groups = running
                 ? List.of()
                 : ORDER.stream()
                         .filter(counts::containsKey)
                         .map(v -> group(intake.id(), v, counts.get(v), intakes))
                         .toList();
-        return new IntakeView(
+        return new ImportView(
                 intake.id(),
                 intake.ofSheets() ? "vehicles" : "parts",
                 intake.name(),
@@ -46,18 +46,18 @@ public record IntakeView(
                 verdict(intake, counts.containsKey(REFUSED)),
                 running,
                 intake.takes(counts),
-                again && intake.state() == Intakes.State.READ ? intake.supplier() : "",
+                again && intake.state() == Imports.State.READ ? intake.supplier() : "",
                 intake.done(),
                 intake.total(),
                 groups);
     }
 
-    private static Group group(UUID id, String verdict, int count, Intakes intakes) {
-        List<Intakes.Row> rows = intakes.rows(id, verdict, SHOWN);
+    private static Group group(UUID id, String verdict, int count, Imports intakes) {
+        List<Imports.Row> rows = intakes.rows(id, verdict, SHOWN);
         return new Group(verdict, count, count - rows.size(), rows);
     }
 
-    private static String heading(Intakes.Intake intake, Map<String, Integer> counts) {
+    private static String heading(Imports.Import intake, Map<String, Integer> counts) {
         String sums = sums(counts, ORDER);
         return switch (intake.state()) {
             case READING -> "Reading: %,d of %s lines"
@@ -85,7 +85,7 @@ public record IntakeView(
                 .orElse("nothing in it");
     }
 
-    private static String verdict(Intakes.Intake intake, boolean refused) {
+    private static String verdict(Imports.Import intake, boolean refused) {
         return switch (intake.state()) {
             case READ -> refused ? held(intake) : "Nothing has been changed yet.";
             case TAKEN -> refused ? "The refused lines were left out; correct them and bring them in again." : "";
@@ -96,7 +96,7 @@ public record IntakeView(
         };
     }
 
-    private static String held(Intakes.Intake intake) {
+    private static String held(Imports.Import intake) {
         return intake.ofSheets()
                 ? "Nothing can be taken in before the refused lines are corrected. Correct them in the file and bring it in again."
                 : "Nothing has been changed yet. The refused lines will be left out.";

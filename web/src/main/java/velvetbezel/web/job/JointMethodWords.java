@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import velvetbezel.job.Entry;
 import velvetbezel.store.JobCodec;
+import velvetbezel.worksheet.JointMethod;
 import velvetbezel.worksheet.JointRow;
-import velvetbezel.worksheet.Making;
 
 /**
  * How a joint is made, in words for pages and print.
@@ -18,12 +18,12 @@ import velvetbezel.worksheet.Making;
  * @param trouble why it cannot be made so; empty where it can
  * @param ways    ways out of it
  */
-record MakingWords(
+record JointMethodWords(
         String how, String sum, String tube, String slideOn, String doneWhen, String trouble, List<Way> ways) {
     /** @param field what of the job settles it so; empty where the person does it without */
     record Way(String text, String field, String value) {}
 
-    static MakingWords of(JointRow row, Making m) {
+    static JointMethodWords of(JointRow row, JointMethod m) {
         String strip = m.strip().value() == 0
                 ? "not stripped"
                 : "strip %s".formatted(Words.millimetres(m.strip().value()));
@@ -38,7 +38,7 @@ record MakingWords(
                                 t.tube().ratio(),
                                 Words.millimetres(t.length().value())))
                 .orElse("");
-        return new MakingWords(
+        return new JointMethodWords(
                 "%s · %s".formatted(size, strip),
                 sum(m.fit()),
                 tube,
@@ -48,17 +48,19 @@ record MakingWords(
                 ways(row, m.fit()));
     }
 
-    private static String sum(Making.Fit fit) {
-        return fit instanceof Making.Fit.Sized s ? s.sum() : fit instanceof Making.Fit.Free f ? f.sum() : "";
+    private static String sum(JointMethod.Fit fit) {
+        return fit instanceof JointMethod.Fit.Sized s ? s.sum() : fit instanceof JointMethod.Fit.Free f ? f.sum() : "";
     }
 
-    private static String trouble(Making.Fit fit) {
-        return fit instanceof Making.Fit.NoSize n ? n.why() : fit instanceof Making.Fit.Unknown u ? u.what() : "";
+    private static String trouble(JointMethod.Fit fit) {
+        return fit instanceof JointMethod.Fit.NoSize n
+                ? n.why()
+                : fit instanceof JointMethod.Fit.Unknown u ? u.what() : "";
     }
 
-    private static List<Way> ways(JointRow row, Making.Fit fit) {
+    private static List<Way> ways(JointRow row, JointMethod.Fit fit) {
         List<Way> ways = new ArrayList<>();
-        if (fit instanceof Making.Fit.NoSize n)
+        if (fit instanceof JointMethod.Fit.NoSize n)
             n.ways()
                     .forEach(w -> ways.add(w.kind()
                             .map(k -> new Way(w.text(), key(new Entry.JointKindChosen(row.id())), k.label()))

@@ -11,21 +11,21 @@ import org.springframework.stereotype.Component;
  * @param validDays   how long a quote holds
  * @param currency    what every amount is in (ISO 4217 code)
  */
-record Tariff(long hourCents, int taxPercent, int validDays, String currency) {
+record Rates(long hourCents, int taxPercent, int validDays, String currency) {
     /** Reads the workshop's figures from the configuration. */
     @Component
     static class Source {
-        private final Tariff tariff;
+        private final Rates tariff;
 
         Source(
                 @Value("${vb.labour-cents-an-hour:5400}") long hourCents,
                 @Value("${vb.tax-percent:20}") int taxPercent,
                 @Value("${vb.quote-days:14}") int validDays,
                 @Value("${vb.currency:EUR}") String currency) {
-            this.tariff = new Tariff(hourCents, taxPercent, validDays, currency);
+            this.tariff = new Rates(hourCents, taxPercent, validDays, currency);
         }
 
-        Tariff tariff() {
+        Rates tariff() {
             return tariff;
         }
     }
