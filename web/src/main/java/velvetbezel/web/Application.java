@@ -16,7 +16,9 @@ import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.Suppliers;
-import velvetbezel.web.job.DemoWeek;
+import velvetbezel.web.demo.DemoWeek;
+import velvetbezel.web.demo.DemoWorkshop;
+import velvetbezel.web.shell.Today;
 
 /** Starts the application; its surroundings come from the environment (see application.properties). */
 @SpringBootApplication
@@ -82,7 +84,7 @@ public class Application {
             intakes.endOrphans();
             if (folder.isEmpty() || !jobs.empty() || !library.radios().isEmpty()) return;
             LocalDate today = Today.at(clock);
-            new Demo(Path.of(folder), library, jobs, intakes, today).load();
+            new DemoWorkshop(Path.of(folder), library, jobs, intakes, today).load();
             week.load();
         };
     }

@@ -248,7 +248,7 @@ class BadInputTest {
         says(site.get("/jobs/99999/wire"), 404, "There is no job 99999 here. Choose one from the list.");
         says(site.get("/nowhere"), 404, "There is no such page");
         says(site.get("/sheets/no-such-sheet"), 422, "There is no sheet of this name here.");
-        says(site.get("/jobs/abc/wire"), 400, "The request was not understood");
+        says(site.get("/jobs/abc/wire"), 404, "A job has a number, and \"abc\" is none.");
         says(site.post("/jobs/%d/change".formatted(job), Map.of("f:vin", "x")), 400, "A field was missing");
         says(site.post("/jobs", Map.of("title", "  ")), 422, "A job needs a name");
     }

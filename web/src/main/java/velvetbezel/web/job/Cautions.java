@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 import velvetbezel.sheet.Sheet;
 
 /** Cautions at the station where they matter: the vehicle's own, and the one that every car with plugs needs. */
-final class Cautions {
+public final class Cautions {
     private static final Sheet.Caution BATTERY = new Sheet.Caution(
             Station.WIRE.label(),
             "Key off and battery negative off before any plug is parted; on again last.",
@@ -14,7 +14,7 @@ final class Cautions {
 
     private Cautions() {}
 
-    static List<Sheet.Caution> at(Sheet.Vehicle vehicle, Station station) {
+    public static List<Sheet.Caution> at(Sheet.Vehicle vehicle, Station station) {
         return of(vehicle).stream()
                 .filter(c -> c.station().equals(station.label()))
                 .toList();

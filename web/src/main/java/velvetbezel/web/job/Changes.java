@@ -20,15 +20,15 @@ import velvetbezel.store.Sender;
 
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
-class Changes {
-    private final JobOpener desk;
+public class Changes {
+    private final JobOpener opener;
     private final Jobs jobs;
     private final KitWarmUp warmUp;
     private final Summaries summaries;
 
-    Changes(JobOpener desk, Jobs jobs, KitWarmUp warmUp, Summaries summaries) {
+    Changes(JobOpener opener, Jobs jobs, KitWarmUp warmUp, Summaries summaries) {
         this.summaries = summaries;
-        this.desk = desk;
+        this.opener = opener;
         this.jobs = jobs;
         this.warmUp = warmUp;
     }
@@ -41,8 +41,8 @@ class Changes {
      * @throws OtherDesign  if the page showed another kit
      * @throws velvetbezel.store.StaleEdit if somebody else changed one of the entries since
      */
-    void change(int number, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
-        OpenJob before = desk.open(number);
+    public void change(int number, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
+        OpenJob before = opener.open(number);
         List<Change<?>> made = read(typed, before.catalogue());
         if (first(made).isEmpty()) refuseOtherDesign(before, made, shown);
         change(before, by, seen, made);
@@ -83,7 +83,7 @@ class Changes {
     }
 
     /** As above, with changes that nobody typed. */
-    void change(OpenJob before, Sender by, long seen, List<? extends Change<?>> made) {
+    public void change(OpenJob before, Sender by, long seen, List<? extends Change<?>> made) {
         Optional<Change<?>> rewires = first(made);
         OpenJob after = rewires.isPresent() ? after(before, made, rewires.get()) : before;
         String what = new Phrases(after).changes(made);
@@ -129,7 +129,7 @@ class Changes {
     /** The job as it would be; what cannot be built is refused at the entry that was changed. */
     private OpenJob after(OpenJob before, List<? extends Change<?>> made, Change<?> rewires) {
         Job job = before.job();
-        OpenJob after = desk.open(new Job(
+        OpenJob after = opener.open(new Job(
                 job.id(), job.number(), job.title(), job.seq(), job.state().with(made)));
         if (!after.trouble().isEmpty())
             throw new InvalidInput(after.trouble().stream()

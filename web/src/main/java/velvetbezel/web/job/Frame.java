@@ -9,6 +9,7 @@ import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.LogEntry;
 import velvetbezel.store.StaleEdit;
+import velvetbezel.web.shell.Words;
 
 /**
  * What stands round the work of every station: the loom, the open questions, the last change.
@@ -36,7 +37,7 @@ public record Frame(
         Optional<Stale> stale) {
     /** Two versions of one field: what this person typed, and what somebody else saved meanwhile. */
     public record Stale(String field, String what, String mine, String theirs, String who, String when) {
-        static Stale of(StaleEdit e, OpenJob open) {
+        public static Stale of(StaleEdit e, OpenJob open) {
             return new Stale(
                     e.field(),
                     JobCodec.entry(e.field()).map(new Phrases(open)::entry).orElse(e.field()),
@@ -48,11 +49,11 @@ public record Frame(
     }
 
     /** What went wrong with the last change, where something did. */
-    record Trouble(Map<String, String> faults, Optional<Stale> stale) {
-        static final Trouble NONE = new Trouble(Map.of(), Optional.empty());
+    public record Trouble(Map<String, String> faults, Optional<Stale> stale) {
+        public static final Trouble NONE = new Trouble(Map.of(), Optional.empty());
     }
 
-    static Frame of(OpenJob open, Station station, Trouble trouble) {
+    public static Frame of(OpenJob open, Station station, Trouble trouble) {
         String car = open.vehicle()
                 .map(v -> "%s %s, %s".formatted(v.make(), v.model(), v.trim()))
                 .orElse("no vehicle chosen");

@@ -4,14 +4,14 @@ import velvetbezel.job.Entry;
 import velvetbezel.store.JobCodec;
 
 /** Ids of page elements made of names: letters, digits and hyphens only. */
-final class Ids {
+public final class Ids {
     private Ids() {}
 
-    static String of(Entry<?> entry) {
+    public static String of(Entry<?> entry) {
         return of(JobCodec.key(entry));
     }
 
-    static String of(String name) {
+    public static String of(String name) {
         return "f-" + name.replace("+", "plus").replace("−", "minus").replaceAll("[^A-Za-z0-9]+", "-");
     }
 }

@@ -1,9 +1,5 @@
 package velvetbezel.web.job;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.net.URI;
-import java.net.URLDecoder;
-import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,16 +11,17 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.servlet.View;
+import org.springframework.web.servlet.view.RedirectView;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
 import velvetbezel.store.StaleEdit;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
-/** The stations of one job, and the changes made at them. */
+/** What every station of a job has: changes, undo, the log. */
 @Controller
 class JobController {
     /** Form fields with this prefix are fields of the job. */
@@ -32,71 +29,48 @@ class JobController {
     /** Those with this prefix say what the page showed of the design. */
     private static final String SHOWN = "d:";
 
-    private final JobPages pages;
     private final Changes changes;
     private final Jobs jobs;
-    private final MeasuredFacts offering;
+    private final MeasuredFacts measured;
 
-    JobController(JobPages pages, Changes changes, Jobs jobs, MeasuredFacts offering) {
-        this.offering = offering;
-        this.pages = pages;
+    JobController(Changes changes, Jobs jobs, MeasuredFacts measured) {
         this.changes = changes;
         this.jobs = jobs;
+        this.measured = measured;
     }
 
     @GetMapping("/jobs/{number}")
-    String job(@PathVariable int number) {
-        return "redirect:" + pages.open(number).path(Station.ARRIVE);
-    }
-
-    @GetMapping("/jobs/{number}/{path:arrive|match|wire|prove|hand-over|" + JobPages.BESIDE + "}")
-    String page(
-            @PathVariable int number, @PathVariable String path, @RequestParam Map<String, String> query, Model model) {
-        OpenJob open = pages.open(number);
-        JobPages.Look look = JobPages.Look.of(query);
-        // moving its last lead but one away takes a joint away, and the person with it
-        if (path.equals("joint") && JointView.find(open, look.joint()).isEmpty())
-            return "redirect:" + open.path(Station.WIRE);
-        return show(open, path, look, Frame.Trouble.NONE, model);
-    }
-
-    private String show(OpenJob open, String path, JobPages.Look look, Frame.Trouble trouble, Model model) {
-        model.addAttribute("view", pages.page(open, path, look, trouble));
-        return "job/" + path;
+    String job(OpenJob open) {
+        return "redirect:" + open.path(Station.ARRIVE);
     }
 
     @GetMapping("/jobs/{number}/log")
-    String log(@PathVariable int number, @RequestParam Optional<Long> before, Model model) {
-        model.addAttribute("view", LogView.of(pages.open(number), jobs, before.orElse(Long.MAX_VALUE)));
+    String log(OpenJob open, @RequestParam Optional<Long> before, Model model) {
+        model.addAttribute("view", LogView.of(open, jobs, before.orElse(Long.MAX_VALUE)));
         return "job/log";
     }
 
     /** @param back the page to return to, within this job */
     @PostMapping("/jobs/{number}/change")
-    String change(
-            @PathVariable int number,
+    View change(
+            OpenJob open,
             @RequestParam long seen,
             @RequestParam String back,
             @RequestParam Map<String, String> form,
             @RequestParam(defaultValue = "") String change,
-            Who.Person who,
-            Model model,
-            HttpServletResponse response) {
+            Who.Person who) {
         Map<String, String> typed = named(form, FIELD);
-        String page = within(number, back);
+        String page = within(open, back);
         try {
-            changes.change(number, sender(who, change, typed), seen, typed, named(form, SHOWN));
-            return "redirect:" + page;
+            changes.change(open.job().number(), sender(who, change, typed), seen, typed, named(form, SHOWN));
+            return new RedirectView(page);
         } catch (InvalidInput e) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return again(pages.open(number).with(typed), page, trouble(e.faults()), model);
+            return new ShownAgain(page, HttpStatus.UNPROCESSABLE_CONTENT, trouble(e.faults()), typed);
         } catch (Changes.OtherDesign e) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            return again(pages.open(number), page, trouble(e.faults()), model);
+            return new ShownAgain(page, HttpStatus.CONFLICT, trouble(e.faults()), Map.of());
         } catch (StaleEdit e) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            OpenJob open = pages.open(number);
-            return again(open, page, new Frame.Trouble(Map.of(), Optional.of(Frame.Stale.of(e, open))), model);
+            Frame.Trouble trouble = new Frame.Trouble(Map.of(), Optional.of(Frame.Stale.of(e, open)));
+            return new ShownAgain(page, HttpStatus.CONFLICT, trouble, Map.of());
         }
     }
 
@@ -115,58 +89,35 @@ class JobController {
         return new Sender(who.name(), who.device(), name);
     }
 
-    private static Frame.Trouble trouble(List<InputProblem> faults) {
+    private static Frame.Trouble trouble(List<InputProblem> problems) {
         Map<String, String> byField = new LinkedHashMap<>();
-        for (InputProblem f : faults) byField.merge(f.field(), f.message(), (a, b) -> a + " " + b);
+        for (InputProblem p : problems) byField.merge(p.field(), p.message(), (a, b) -> a + " " + b);
         return new Frame.Trouble(byField, Optional.empty());
-    }
-
-    private String again(OpenJob open, String page, Frame.Trouble trouble, Model model) {
-        URI uri = URI.create(page);
-        Map<String, String> query = new LinkedHashMap<>();
-        UriComponentsBuilder.fromUri(uri)
-                .build()
-                .getQueryParams()
-                .toSingleValueMap()
-                .forEach((name, value) ->
-                        query.put(name, value == null ? "" : URLDecoder.decode(value, StandardCharsets.UTF_8)));
-        String path = uri.getPath().substring(uri.getPath().lastIndexOf('/') + 1);
-        return show(
-                open,
-                Station.find(path).isPresent() || path.matches(JobPages.BESIDE) ? path : Station.ARRIVE.path(),
-                JobPages.Look.of(query),
-                trouble,
-                model);
     }
 
     /** @param entry the change to take back; refused where another one came after it */
     @PostMapping("/jobs/{number}/undo")
-    String undo(
-            @PathVariable int number,
-            @RequestParam long entry,
-            @RequestParam String back,
-            Who.Person who,
-            Model model,
-            HttpServletResponse response) {
-        OpenJob open = pages.open(number);
-        if (changes.undo(open, who.name(), entry)) return "redirect:" + within(number, back);
-        response.setStatus(HttpStatus.CONFLICT.value());
-        String fault = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\"."
+    View undo(OpenJob open, @RequestParam long entry, @RequestParam String back, Who.Person who) {
+        String page = within(open, back);
+        if (changes.undo(open, who.name(), entry)) return new RedirectView(page);
+        String problem = "Nothing was undone: another change came after the one you meant. The last one now is \"%s\"."
                 .formatted(open.undoable().map(e -> e.what()).orElse("none"));
-        return again(open, within(number, back), new Frame.Trouble(Map.of("undo", fault), Optional.empty()), model);
+        Frame.Trouble trouble = new Frame.Trouble(Map.of("undo", problem), Optional.empty());
+        return new ShownAgain(page, HttpStatus.CONFLICT, trouble, Map.of());
     }
 
     /** Writes what was measured on this car into its sheet. */
     @PostMapping("/jobs/{number}/offer")
-    String offer(@PathVariable int number, Who.Person who) {
-        offering.offer(number, who.name());
-        return "redirect:/sheets/" + pages.open(number).text(new Entry.VehicleChosen());
+    String offer(@PathVariable int number, OpenJob open, Who.Person who) {
+        measured.offer(number, who.name());
+        return "redirect:/sheets/" + open.text(new Entry.VehicleChosen());
     }
 
     /** A page of this job, whatever was sent. */
-    private static String within(int number, String back) {
+    private static String within(OpenJob open, String back) {
+        int number = open.job().number();
         return back.matches("/jobs/%d/[a-z-]+(\\?([A-Za-z0-9=&,._+-]|%%[0-9A-Fa-f]{2})*)?".formatted(number))
                 ? back
-                : "/jobs/%d/arrive".formatted(number);
+                : open.path(Station.ARRIVE);
     }
 }

@@ -34,6 +34,8 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.web.shell.NotFound;
+import velvetbezel.web.shell.Recent;
 
 /** Opens a job: its sheets with what was measured on this car, and everything computed from them. */
 @Service
@@ -46,22 +48,16 @@ public class JobOpener {
     private record Computed(
             Sheet.Vehicle vehicle, Installation factory, Set<FunctionId> had, Optional<Design> design) {}
 
-    /** No job has this number. */
-    public static class NoSuchJob extends RuntimeException {
-        private static final long serialVersionUID = 1;
-
-        NoSuchJob(int number) {
-            super("There is no job %d here. Choose one from the list.".formatted(number));
-        }
-    }
-
     JobOpener(Jobs jobs, Library library) {
         this.jobs = jobs;
         this.library = library;
     }
 
-    OpenJob open(int number) {
-        return open(jobs.find(number).orElseThrow(() -> new NoSuchJob(number)));
+    /** @throws NotFound if no job has this number */
+    public OpenJob open(int number) {
+        return open(jobs.find(number)
+                .orElseThrow(() -> new NotFound(
+                        "No such job", "There is no job %d here. Choose one from the list.".formatted(number))));
     }
 
     /** A job as stored, or as it would be with other fields. */

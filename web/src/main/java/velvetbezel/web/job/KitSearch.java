@@ -36,13 +36,14 @@ import velvetbezel.match.Wishes;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Library;
+import velvetbezel.web.shell.Recent;
 
 /**
  * The kits for a job's car: one radio after the other beside the pages, which show what there is so far. Kept for each
  * state of the sheets; losing it only costs time.
  */
 @Service
-class KitSearch implements DisposableBean {
+public class KitSearch implements DisposableBean {
     private static final int KEPT = 12;
     private static final int KEPT_REASONS = 200;
     private static final int THREADS = 2;
@@ -64,7 +65,7 @@ class KitSearch implements DisposableBean {
     private final Recent<String, Matched> answers = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
-    record Counter(
+    public record Counter(
             Sheet.Vehicle vehicle,
             List<RadioMatch> radios,
             List<Sheet.Part> parts,
@@ -81,7 +82,7 @@ class KitSearch implements DisposableBean {
      * @param stopped a person stopped it
      * @param key     names the car and the state of the sheets
      */
-    record Answer(
+    public record Answer(
             Matched matched,
             Wishes wishes,
             Market market,
@@ -90,7 +91,7 @@ class KitSearch implements DisposableBean {
             boolean stopped,
             String key,
             Counter counter) {
-        boolean complete() {
+        public boolean complete() {
             return done == all;
         }
     }
@@ -149,12 +150,12 @@ class KitSearch implements DisposableBean {
     }
 
     /** The kits so far; the page waits a moment for those that are still being worked out. */
-    Answer kits(OpenJob open) {
+    public Answer kits(OpenJob open) {
         return answer(open, PATIENCE_MILLIS);
     }
 
     /** All of them, however long it takes; what was stopped is taken up again. */
-    Answer allKits(OpenJob open) {
+    public Answer allKits(OpenJob open) {
         Answer answer = answer(open, Long.MAX_VALUE);
         if (answer.complete()) return answer;
         goOn(open);
@@ -206,20 +207,20 @@ class KitSearch implements DisposableBean {
     }
 
     /** Stops what is still being worked out for a job; what is there stays. */
-    void stop(OpenJob open) {
+    public void stop(OpenJob open) {
         String key = counterKey(open);
         Counter counter = counter(open, key);
         work(key, counter, wishes(open), market(open, counter)).stopped.set(true);
     }
 
     /** Takes up again what was stopped. */
-    void goOn(OpenJob open) {
+    public void goOn(OpenJob open) {
         String key = counterKey(open);
         works.forget(asked(key, wishes(open), market(open, counter(open, key))));
     }
 
     /** What becomes of every function in one kit, with paths and reasons. */
-    Map<FunctionId, Outcome> outcomes(Answer answer, Kit kit) {
+    public Map<FunctionId, Outcome> outcomes(Answer answer, Kit kit) {
         Counter counter = answer.counter;
         return reasons.get(
                 answer.key
@@ -233,7 +234,7 @@ class KitSearch implements DisposableBean {
     }
 
     /** What stands between the car and a kit, where there is none: radios with what they lack. */
-    List<Lacking> lacking(Answer answer) {
+    public List<Lacking> lacking(Answer answer) {
         Counter counter = answer.counter;
         return Matcher.lacking(
                 counter.vehicle,
@@ -244,12 +245,12 @@ class KitSearch implements DisposableBean {
     }
 
     /** What the rules of a kit propose to set otherwise than delivered. */
-    Map<SettingId, String> settings(Answer answer, Kit kit, Catalogue catalogue) {
+    public Map<SettingId, String> settings(Answer answer, Kit kit, Catalogue catalogue) {
         return ProposedSettings.of(kit.build(answer.counter.vehicle), catalogue.settingsInUse());
     }
 
     /** Why each sheet is in no kit that is in none. */
-    List<Matched.Out> out(OpenJob open) {
+    public List<Matched.Out> out(OpenJob open) {
         Answer answer = allKits(open);
         Counter counter = answer.counter;
         return outs.get(
@@ -266,14 +267,14 @@ class KitSearch implements DisposableBean {
     }
 
     /** What could stand in for a part of a kit. */
-    List<RadioMatch.Swap> swaps(Answer answer, Kit kit, Sheet.Part part) {
+    public List<RadioMatch.Swap> swaps(Answer answer, Kit kit, Sheet.Part part) {
         return match(answer, kit.radio().id())
                 .map(r -> r.swaps(kit, part, answer.wishes, answer.market))
                 .orElse(List.of());
     }
 
     /** What could go into the places that a kit leaves empty. */
-    List<RadioMatch.Swap> additions(Answer answer, Kit kit) {
+    public List<RadioMatch.Swap> additions(Answer answer, Kit kit) {
         return match(answer, kit.radio().id())
                 .map(r -> r.additions(kit, answer.wishes, answer.market))
                 .orElse(List.of());
@@ -286,7 +287,7 @@ class KitSearch implements DisposableBean {
     }
 
     /** The kit that was chosen, whether or not it is one of the best. */
-    Optional<Kit> chosen(OpenJob open, Answer answer) {
+    public Optional<Kit> chosen(OpenJob open, Answer answer) {
         return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(answer, r.id())
                 .map(m -> m.of(
                         List.copyOf(d.installation().recipe().parts().values()),

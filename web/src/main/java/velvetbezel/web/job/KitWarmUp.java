@@ -14,7 +14,7 @@ import velvetbezel.store.Board;
 
 /** Works out before somebody waits: what the board lacks and the kits of the next jobs at the start, those of a car when it is chosen. */
 @Component
-class KitWarmUp implements ApplicationRunner, DisposableBean {
+public class KitWarmUp implements ApplicationRunner, DisposableBean {
     private static final Logger LOG = LoggerFactory.getLogger(KitWarmUp.class);
     private static final int SECONDS_TO_END = 10;
     /** So many jobs are in hand in a week. */
@@ -22,15 +22,15 @@ class KitWarmUp implements ApplicationRunner, DisposableBean {
 
     private final Board board;
     private final Summaries summaries;
-    private final JobOpener desk;
-    private final KitSearch matching;
+    private final JobOpener opener;
+    private final KitSearch search;
     private final ExecutorService alone = Executors.newSingleThreadExecutor();
 
-    KitWarmUp(Board board, Summaries summaries, JobOpener desk, KitSearch matching) {
+    KitWarmUp(Board board, Summaries summaries, JobOpener opener, KitSearch search) {
         this.board = board;
         this.summaries = summaries;
-        this.desk = desk;
-        this.matching = matching;
+        this.opener = opener;
+        this.search = search;
     }
 
     @Override
@@ -39,14 +39,14 @@ class KitWarmUp implements ApplicationRunner, DisposableBean {
         board.nextOpen(MOST_AT_START).forEach(this::soon);
     }
 
-    void soon(int number) {
+    public void soon(int number) {
         alone.submit(() -> warm(number));
     }
 
     private void warm(int number) {
         try {
-            OpenJob open = desk.open(number);
-            if (open.vehicle().isPresent() && !open.has(new Entry.HandedOver())) matching.allKits(open);
+            OpenJob open = opener.open(number);
+            if (open.vehicle().isPresent() && !open.has(new Entry.HandedOver())) search.allKits(open);
         } catch (RuntimeException e) {
             LOG.error("The kits of job {} were not worked out beforehand; its page will do it", number, e);
         }

@@ -5,6 +5,7 @@ import java.util.Set;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.LogEntry;
+import velvetbezel.web.shell.Words;
 
 /** Everything that was changed at a job, newest first. @param more address of the page after this one, or empty */
 public record LogView(Frame frame, List<Line> entries, String more) {

@@ -11,11 +11,11 @@ import velvetbezel.store.Library;
 /** Writes what was measured on a job's car into the vehicle's sheet, so that the next fitter of this model has it. */
 @Service
 class MeasuredFacts {
-    private final JobOpener desk;
+    private final JobOpener opener;
     private final Library library;
 
-    MeasuredFacts(JobOpener desk, Library library) {
-        this.desk = desk;
+    MeasuredFacts(JobOpener opener, Library library) {
+        this.opener = opener;
         this.library = library;
     }
 
@@ -35,7 +35,7 @@ class MeasuredFacts {
      * @throws velvetbezel.sheet.InvalidInput if the vehicle's sheet is not in the library or would not be a good one
      */
     void offer(int number, String who) {
-        Job job = desk.open(number).job();
+        Job job = opener.open(number).job();
         String vehicle = job.state().get(new Entry.VehicleChosen()).orElse("");
         Map<String, String> facts = facts(job);
         if (facts.isEmpty()) return;

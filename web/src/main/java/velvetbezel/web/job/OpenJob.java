@@ -28,6 +28,7 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.LogEntry;
 import velvetbezel.units.Volts;
+import velvetbezel.worksheet.GoodsIn;
 import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.Materials;
@@ -46,7 +47,7 @@ import velvetbezel.worksheet.Tables;
  * @param entered what a person typed that was refused: shown again, never lost
  * @param trouble why the job's sheets cannot be used, where they cannot
  */
-record OpenJob(
+public record OpenJob(
         Job job,
         Catalogue catalogue,
         Tables tables,
@@ -60,10 +61,10 @@ record OpenJob(
         Map<String, String> entered,
         List<String> trouble) {
     /** A check with what was found at arrival and now. */
-    record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
+    public record Tried(Check check, Baseline before, Result result, Verdict verdict) {}
 
     /** A voltage to measure, and what was measured. */
-    record Measured(JointRow joint, Reading reading, Optional<Volts> volts) {
+    public record Measured(JointRow joint, Reading reading, Optional<Volts> volts) {
         boolean agrees() {
             return volts.filter(reading::accepts).isPresent();
         }
@@ -73,12 +74,12 @@ record OpenJob(
         }
     }
 
-    JobState state() {
+    public JobState state() {
         return job.state();
     }
 
     /** What stands in the field of an entry: what was typed last and refused, or what the job says. */
-    String text(Entry<?> entry) {
+    public String text(Entry<?> entry) {
         String key = JobCodec.key(entry);
         return entered.containsKey(key)
                 ? entered.get(key)
@@ -86,18 +87,18 @@ record OpenJob(
     }
 
     /** What a page shows of the design that some entries speak of, by their keys. */
-    Map<String, String> shown(Stream<? extends Entry<?>> entries) {
+    public Map<String, String> shown(Stream<? extends Entry<?>> entries) {
         Map<String, String> shown = new TreeMap<>();
         design.ifPresent(
                 d -> entries.forEach(e -> Against.words(e, d).ifPresent(words -> shown.put(JobCodec.key(e), words))));
         return shown;
     }
 
-    boolean has(Entry<?> entry) {
+    public boolean has(Entry<?> entry) {
         return state().has(entry);
     }
 
-    Baseline baseline(FunctionId f) {
+    public Baseline baseline(FunctionId f) {
         return state().get(new Entry.BaselineTaken(f)).orElse(Baseline.NOT_TESTED);
     }
 
@@ -106,28 +107,28 @@ record OpenJob(
     }
 
     /** What the customer said must stay; of the usual musts that the car has, those that nobody said may go. */
-    boolean mustStay(FunctionId f) {
+    public boolean mustStay(FunctionId f) {
         return state().get(new Entry.WishMade(f))
                 .map(Entry.Wish.MUST_STAY::equals)
                 .orElseGet(() -> had.contains(f)
                         && catalogue.find(f).filter(CarFunction::must).isPresent());
     }
 
-    boolean wanted(FunctionId f) {
+    public boolean wanted(FunctionId f) {
         return state().says(new Entry.WishMade(f), Entry.Wish.WANTED);
     }
 
-    List<CarFunction> factoryFunctions() {
+    public List<CarFunction> factoryFunctions() {
         return catalogue.functions().stream().filter(f -> had.contains(f.id())).toList();
     }
 
-    long baselinesTaken() {
+    public long baselinesTaken() {
         return factoryFunctions().stream()
                 .filter(f -> baseline(f.id()) != Baseline.NOT_TESTED)
                 .count();
     }
 
-    String functionName(FunctionId f) {
+    public String functionName(FunctionId f) {
         return catalogue.find(f).map(CarFunction::name).orElse(f.text());
     }
 
@@ -138,15 +139,15 @@ record OpenJob(
                 .collect(Collectors.toSet());
     }
 
-    Optional<AudioSign.Verdict> audio() {
+    public Optional<AudioSign.Verdict> audio() {
         return vehicle.map(v -> WhichSystem.verdict(state().signs(), v.amplified()));
     }
 
-    List<JointRow> joints() {
+    public List<JointRow> joints() {
         return design.map(d -> d.worksheet().joints()).orElse(List.of());
     }
 
-    Set<String> jointsDone() {
+    public Set<String> jointsDone() {
         return joints().stream()
                 .map(j -> j.id())
                 .filter(id -> has(new Entry.JointMade(id)))
@@ -158,27 +159,27 @@ record OpenJob(
         return state().ways();
     }
 
-    Sizing sizing() {
+    public Sizing sizing() {
         return new Sizing(tables, ways());
     }
 
-    Materials materials() {
+    public Materials materials() {
         return design.map(d -> Materials.of(d.worksheet(), tables, ways(), d.loads()))
                 .orElse(new Materials(List.of()));
     }
 
-    boolean readBack(JointRow row, Entry.Agreement answer) {
+    public boolean readBack(JointRow row, Entry.Agreement answer) {
         return state().says(new Entry.ReadBack(row.id()), answer);
     }
 
-    List<Measured> measured() {
+    public List<Measured> measured() {
         return joints().stream()
                 .flatMap(j -> j.readings().stream()
                         .map(r -> new Measured(j, r, state().get(new Entry.ReadingTaken(r.at(), r.state())))))
                 .toList();
     }
 
-    List<Tried> tried() {
+    public List<Tried> tried() {
         return design.map(d -> d.plan().checks().stream()
                         .map(c -> {
                             Baseline before = baseline(c.function().id());
@@ -216,7 +217,26 @@ record OpenJob(
                 trouble);
     }
 
-    String path(Station station) {
+    /** Whether a piece was found otherwise than ordered when it came. */
+    public boolean cameOtherwise(GoodsIn.Check c) {
+        return state().says(new Entry.PartCheckedIn(c.sheet(), c.id()), Entry.Agreement.DIFFERS);
+    }
+
+    /** The name of a sheet of this job's kit; of another, its id. */
+    public String sheetName(String sheet) {
+        return design.flatMap(d -> d.installation().recipe().parts().values().stream()
+                        .filter(p -> p.id().equals(sheet))
+                        .map(Sheet::name)
+                        .findFirst()
+                        .or(() -> d.installation()
+                                .recipe()
+                                .radio()
+                                .filter(r -> r.id().equals(sheet))
+                                .map(Sheet::name)))
+                .orElse(sheet);
+    }
+
+    public String path(Station station) {
         return "/jobs/" + job.number() + "/" + station.path();
     }
 }

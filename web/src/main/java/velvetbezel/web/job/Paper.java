@@ -15,7 +15,7 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 
 /** Pages as PDF, with the typefaces that ship with the program. */
 @Component
-class Paper {
+public class Paper {
     private static final String FAMILY = "Hyper";
     private static final int REGULAR = 400;
     private static final int BOLD = 700;
@@ -26,7 +26,7 @@ class Paper {
     }
 
     /** @param template well-formed as XML */
-    byte[] pdf(String template, Object view) {
+    public byte[] pdf(String template, Object view) {
         Context context = new Context(Locale.ENGLISH);
         context.setVariable("view", view);
         ByteArrayOutputStream out = new ByteArrayOutputStream();

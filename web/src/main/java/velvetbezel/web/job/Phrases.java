@@ -13,9 +13,10 @@ import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
+import velvetbezel.web.shell.Words;
 
 /** How fields of a job and changes to them are told in the log. */
-final class Phrases {
+public final class Phrases {
     private static final int SHORT = 60;
     private static final Pattern POSITION = Pattern.compile("plugs\\[(.+)]\\.positions\\[position (.+)]\\.(\\w+)");
     private static final Map<Class<?>, String> WORDS = Map.ofEntries(
@@ -40,7 +41,7 @@ final class Phrases {
             Map.entry(Entry.CapMade.class, "Cap on "));
     private final OpenJob open;
 
-    Phrases(OpenJob open) {
+    public Phrases(OpenJob open) {
         this.open = open;
     }
 
@@ -76,7 +77,7 @@ final class Phrases {
     }
 
     /** What an entry speaks of. */
-    String entry(Entry<?> entry) {
+    public String entry(Entry<?> entry) {
         String key = JobCodec.key(entry);
         String rest = key.substring(key.indexOf('/') + 1);
         if (entry instanceof Entry.VinRead) return "VIN";
@@ -92,7 +93,7 @@ final class Phrases {
         if (entry instanceof Entry.NeedFilled) return Words.sentence(rest) + ", not bought";
         if (entry instanceof Entry.ReadingTaken e) return "Measured at %s, %s".formatted(e.at(), e.state());
         if (entry instanceof Entry.PartCheckedIn e)
-            return "Goods-in, %s, %s".formatted(GoodsInView.name(open, e.sheet()), e.check());
+            return "Goods-in, %s, %s".formatted(open.sheetName(e.sheet()), e.check());
         if (entry instanceof Entry.FactSettled e)
             return "Settled on this car, " + place(e.fact().path());
         return WORDS.containsKey(entry.getClass()) ? WORDS.get(entry.getClass()) + rest : Words.sentence(rest);

@@ -12,9 +12,9 @@ import velvetbezel.store.Shelves;
 
 /** What the shelves say today. */
 @Service
-class Prices {
+public class Prices {
     /** Where nobody says how long a part takes to come that is not in stock. */
-    static final int DAYS_UNKNOWN = 21;
+    public static final int DAYS_UNKNOWN = 21;
 
     private final Shelves shelves;
 
@@ -23,7 +23,7 @@ class Prices {
     }
 
     /** For a job: what is at hand costs it nothing. */
-    Market of(OpenJob open, Stream<? extends Sheet> sheets) {
+    public Market of(OpenJob open, Stream<? extends Sheet> sheets) {
         return of(sheets.map(Sheet::id).toList()).owning(open.state().owned());
     }
 

@@ -13,7 +13,7 @@ import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
 
 /** How far a station of a job is, in a mark and a few words. */
-record Progress(State state, String note) {
+public record Progress(State state, String note) {
     static LoomDrawing loom(OpenJob open, Station current) {
         return LoomDrawing.of(Arrays.stream(Station.values())
                 .map(s -> {
@@ -23,7 +23,7 @@ record Progress(State state, String note) {
                 .toList());
     }
 
-    static Progress of(Station station, OpenJob open) {
+    public static Progress of(Station station, OpenJob open) {
         return switch (station) {
             case ARRIVE -> arrive(open);
             case MATCH -> match(open);

@@ -22,11 +22,12 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Vin;
 import velvetbezel.web.job.Question.Mark;
+import velvetbezel.web.shell.Words;
 import velvetbezel.worksheet.GoodsIn;
 import velvetbezel.worksheet.Load;
 
 /** Everything a job still leaves open, what is wrong first. */
-final class Questions {
+public final class Questions {
     /** So many questions of one kind are asked as one. */
     private static final int MANY = 3;
 
@@ -115,7 +116,7 @@ final class Questions {
     }
 
     /** Empty for a text that is no VIN, which is refused where it is typed. */
-    static Optional<Vin> vin(String text) {
+    public static Optional<Vin> vin(String text) {
         try {
             return Optional.of(new Vin(text));
         } catch (InvalidInput e) {
@@ -219,10 +220,10 @@ final class Questions {
 
     private void design(Design design) {
         GoodsIn.of(design.installation()).stream()
-                .filter(c -> GoodsInView.differs(open, c))
+                .filter(c -> open.cameOtherwise(c))
                 .forEach(c -> found.add(Question.go(
                         Mark.WRONG,
-                        "Came otherwise: " + GoodsInView.name(open, c.sheet()),
+                        "Came otherwise: " + open.sheetName(c.sheet()),
                         "At goods-in this was not so: " + Words.small(c.what()),
                         "Send it back, or change the plan",
                         "/jobs/%d/goods-in".formatted(open.job().number()))));
@@ -320,7 +321,7 @@ final class Questions {
                         t.check().function().name() + " is not right",
                         t.verdict().text(),
                         "Try again",
-                        ProveView.href(open, t.check()))));
+                        TestLine.href(open, t.check()))));
     }
 
     private void unknown(Design design) {

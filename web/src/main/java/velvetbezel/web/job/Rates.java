@@ -11,31 +11,31 @@ import org.springframework.stereotype.Component;
  * @param validDays   how long a quote holds
  * @param currency    what every amount is in (ISO 4217 code)
  */
-record Rates(long hourCents, int taxPercent, int validDays, String currency) {
+public record Rates(long hourCents, int taxPercent, int validDays, String currency) {
     /** Reads the workshop's figures from the configuration. */
     @Component
-    static class Source {
-        private final Rates tariff;
+    public static class Source {
+        private final Rates rates;
 
         Source(
                 @Value("${vb.labour-cents-an-hour:5400}") long hourCents,
                 @Value("${vb.tax-percent:20}") int taxPercent,
                 @Value("${vb.quote-days:14}") int validDays,
                 @Value("${vb.currency:EUR}") String currency) {
-            this.tariff = new Rates(hourCents, taxPercent, validDays, currency);
+            this.rates = new Rates(hourCents, taxPercent, validDays, currency);
         }
 
-        Rates tariff() {
-            return tariff;
+        public Rates rates() {
+            return rates;
         }
     }
 
-    long labour(int minutes) {
+    public long labour(int minutes) {
         return Math.round(hourCents * minutes / 60.0);
     }
 
     /** The tax that a price contains. */
-    long contained(long cents) {
+    public long contained(long cents) {
         return Math.round((double) cents * taxPercent / (100 + taxPercent));
     }
 }

@@ -12,9 +12,10 @@ import velvetbezel.harness.SettingId;
 import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Choice;
+import velvetbezel.web.shell.Words;
 
 /** What is set up on the devices of a kit, and what works only then. */
-final class SetUpView {
+public final class SetUpView {
     private SetUpView() {}
 
     /**
@@ -38,7 +39,7 @@ final class SetUpView {
             boolean set) {}
 
     /** Settings that were decided, that the rules propose, or that a function hangs on. */
-    static List<Line> of(OpenJob open) {
+    public static List<Line> of(OpenJob open) {
         if (open.design().isEmpty()) return List.of();
         Design design = open.design().get();
         Map<SettingId, List<FunctionId>> serves = new TreeMap<>();

@@ -3,9 +3,10 @@ package velvetbezel.web.job;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import velvetbezel.web.shell.Words;
 
 /** The stations of a job that exist, in the order of the work. */
-enum Station {
+public enum Station {
     ARRIVE,
     MATCH,
     WIRE,
@@ -13,11 +14,11 @@ enum Station {
     HAND_OVER;
 
     /** As cautions on sheets and people name it: "Hand over". */
-    String label() {
+    public String label() {
         return Words.sentence(name().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
 
-    String path() {
+    public String path() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 

@@ -8,22 +8,22 @@ import velvetbezel.store.Board;
 
 /** Keeps what each job comes to when it changes, so that the board computes nothing. */
 @Service
-class Summaries {
+public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
-    private final JobOpener desk;
+    private final JobOpener opener;
     private final Board board;
     private final Prices prices;
 
-    Summaries(JobOpener desk, Board board, Prices prices) {
+    Summaries(JobOpener opener, Board board, Prices prices) {
         this.prices = prices;
-        this.desk = desk;
+        this.opener = opener;
         this.board = board;
     }
 
     /** A change that is saved stays saved, whatever becomes of its summary. */
-    void keep(int number) {
+    public void keep(int number) {
         try {
-            keep(desk.open(number));
+            keep(opener.open(number));
         } catch (RuntimeException e) {
             LOG.error("The summary of job {} was not kept; the board shows the one before", number, e);
         }

@@ -17,12 +17,12 @@ import velvetbezel.sheet.Sheet;
  * @param stages by station
  * @param open   how many questions are open
  */
-record Summary(String customer, String car, String radio, int waits, List<Stage> stages, int open) {
+public record Summary(String customer, String car, String radio, int waits, List<Stage> stages, int open) {
     private static final String MARK = "mark";
     private static final String NOTE = "note";
 
     /** How far a station is. */
-    record Stage(Question.Mark mark, String note) {
+    public record Stage(Question.Mark mark, String note) {
         static Stage of(Progress p) {
             return new Stage(
                     switch (p.state()) {
@@ -93,7 +93,7 @@ record Summary(String customer, String car, String radio, int waits, List<Stage>
     }
 
     /** Reads what {@link #tree} wrote. */
-    static Summary read(Map<?, ?> tree) {
+    public static Summary read(Map<?, ?> tree) {
         return new Summary(
                 (String) tree.get("customer"),
                 (String) tree.get("car"),
@@ -109,7 +109,7 @@ record Summary(String customer, String car, String radio, int waits, List<Stage>
     }
 
     /** The first station where something is wrong, or else the first that is not settled; empty where none is left. */
-    Stream<Station> next() {
+    public Stream<Station> next() {
         return Stream.of(Question.Mark.WRONG, Question.Mark.OPEN)
                 .flatMap(this::at)
                 .limit(1);

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.store.Library;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** A new revision of the catalogue: what it would change is shown before it is taken. */
 @Controller

@@ -16,7 +16,7 @@ import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** Sheets changed by hand. */
 @Controller
@@ -57,7 +57,7 @@ class EditController {
                         position,
                         typed,
                         faults));
-        return "library/edit";
+        return "library/positions";
     }
 
     @PostMapping("/sheets/{id}/position")

@@ -16,7 +16,7 @@ import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Document;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
-import velvetbezel.web.Today;
+import velvetbezel.web.shell.Today;
 
 /** Changes sheets by hand: one position of a plug at a time, a sister sheet, a revision brought back. */
 @Service

@@ -16,7 +16,7 @@ import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Imports;
 import velvetbezel.store.Suppliers;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** Bringing in sheets and price lists: read, previewed, then taken in or cancelled. */
 @Controller
@@ -53,7 +53,7 @@ class ImportController {
         model.addAttribute("view", ImportView.of(intake, intakes, intaking.has(id)));
         if (intake.state() == Imports.State.HEADINGS)
             model.addAttribute("ask", HeadingsView.of(intake, intakes, suppliers, typed, faults));
-        return "library/intake";
+        return "library/import";
     }
 
     /** @param typed the supplier, and under each heading's number what it stands for */

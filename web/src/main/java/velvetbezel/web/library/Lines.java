@@ -37,7 +37,7 @@ import velvetbezel.store.Library;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.StandardArchetypes;
 import velvetbezel.units.WireColour;
-import velvetbezel.web.Today;
+import velvetbezel.web.shell.Today;
 
 /** Sheets typed in lines: what comes of them while they are typed, and their saving. */
 @Service

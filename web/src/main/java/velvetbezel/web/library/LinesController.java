@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** Vehicles, radios and parts typed in lines, new ones and those of the library. */
 @Controller

@@ -13,7 +13,7 @@ import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Library;
-import velvetbezel.web.Today;
+import velvetbezel.web.shell.Today;
 
 /** Changes what a sheet is made of: facts, and pieces of its device. */
 @Service

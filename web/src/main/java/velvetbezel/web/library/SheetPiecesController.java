@@ -14,7 +14,7 @@ import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** What a sheet is made of: its facts, and the leads, plugs, ports and rules of its device. */
 @Controller

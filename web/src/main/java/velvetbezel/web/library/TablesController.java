@@ -17,7 +17,7 @@ import velvetbezel.store.Document;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
 import velvetbezel.store.StandardTables;
-import velvetbezel.web.Who;
+import velvetbezel.web.shell.Who;
 
 /** The workshop's sizes, limits and small goods. */
 @Controller

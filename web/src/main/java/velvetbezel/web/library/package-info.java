@@ -1,2 +1,2 @@
-/** The library's pages: lists of vehicles, radios and parts, one sheet with its plugs, import and export. */
+/** The library: lists of vehicles, radios and parts, one sheet with its plugs, new sheets, import and export. */
 package velvetbezel.web.library;

@@ -1,0 +1,2 @@
+/** The workshop that a first start shows. */
+package velvetbezel.web.demo;

@@ -1,0 +1,2 @@
+/** Hand over: the record of the job. */
+package velvetbezel.web.handover;

@@ -1,0 +1,2 @@
+/** Match: complete kits beside each other, substitutes, extras, goods-in, the quote. */
+package velvetbezel.web.match;

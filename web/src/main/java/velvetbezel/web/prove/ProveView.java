@@ -1,0 +1,170 @@
+package velvetbezel.web.prove;
+
+import static velvetbezel.store.JobCodec.key;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcome;
+import velvetbezel.job.Entry;
+import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Check;
+import velvetbezel.prove.CommonCause;
+import velvetbezel.prove.Result;
+import velvetbezel.prove.Verdict;
+import velvetbezel.web.job.Frame;
+import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.Station;
+import velvetbezel.web.job.TestLine;
+import velvetbezel.web.shell.Words;
+
+/** Prove: one check at a time in the car, all of them beside it where there is room. */
+public record ProveView(
+        Frame frame,
+        String heading,
+        String verdict,
+        boolean kit,
+        Optional<Current> current,
+        List<TestLine> lines,
+        List<TestLine> notDue) {
+    /** The check in hand. @param suspect where to look first if it is not right */
+    public record Current(
+            int number,
+            int of,
+            String id,
+            String name,
+            String ask,
+            String expected,
+            String before,
+            String suspect,
+            String resultField,
+            String result,
+            String noteField,
+            String note,
+            boolean doubtful,
+            Map<String, String> shown) {}
+
+    static ProveView of(OpenJob open, Optional<String> asked, Frame.Trouble trouble) {
+        Frame frame = Frame.of(open, Station.PROVE, trouble);
+        List<OpenJob.Tried> due =
+                open.tried().stream().filter(t -> t.check().due()).toList();
+        if (due.isEmpty())
+            return new ProveView(
+                    frame,
+                    "No kit is chosen yet",
+                    "The checks are computed from the kit: choose one at Match.",
+                    false,
+                    Optional.empty(),
+                    List.of(),
+                    List.of());
+        Optional<OpenJob.Tried> current = due.stream()
+                .filter(t ->
+                        asked.filter(t.check().function().id().text()::equals).isPresent())
+                .findFirst()
+                .or(() -> asked.isPresent()
+                        ? Optional.empty()
+                        : due.stream().filter(t -> t.result() == Result.OPEN).findFirst());
+        return new ProveView(
+                frame,
+                heading(due),
+                verdict(open, due),
+                true,
+                current.map(t -> current(open, t, due)),
+                due.stream()
+                        .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
+                        .toList(),
+                open.tried().stream()
+                        .filter(t -> !t.check().due())
+                        .map(t -> TestLine.of(open, t, false))
+                        .toList());
+    }
+
+    private static String heading(List<OpenJob.Tried> due) {
+        long right = due.stream()
+                .filter(t -> t.verdict().kind() == Verdict.Kind.SETTLED)
+                .count();
+        long wrong = due.stream()
+                .filter(t -> t.verdict().kind() == Verdict.Kind.WRONG)
+                .count();
+        if (right == due.size()) return "All %s are right".formatted(Words.count(due.size(), "check"));
+        if (wrong > 0)
+            return "%s not right, %s right, %s to try"
+                    .formatted(Words.sentence(Words.count((int) wrong)), Words.count((int) right), Words.count((int)
+                            (due.size() - right - wrong)));
+        return right == 0
+                ? "%s before the dash is closed".formatted(Words.sentence(Words.count(due.size(), "check")))
+                : "%s of %d right, %s to try"
+                        .formatted(Words.sentence(Words.count((int) right)), due.size(), Words.count((int)
+                                (due.size() - right)));
+    }
+
+    private static String verdict(OpenJob open, List<OpenJob.Tried> due) {
+        long lost = open.tried().size() - due.size();
+        long before = due.stream()
+                .filter(t -> t.before() == Baseline.NOT_TESTED
+                        && open.had().contains(t.check().function().id()))
+                .count();
+        return together(open)
+                + "Each says what must happen, from running this installation."
+                + (lost == 0
+                        ? ""
+                        : " %s not tried: lost with this kit, as told before the purchase."
+                                .formatted(Words.sentence(Words.count((int) lost)) + (lost == 1 ? " is" : " are")))
+                + (before == 0
+                        ? ""
+                        : " %s no baseline to compare with."
+                                .formatted(
+                                        Words.sentence(Words.count((int) before)) + (before == 1 ? " has" : " have")));
+    }
+
+    /** Several that fail at once have one cause more often than several. */
+    private static String together(OpenJob open) {
+        List<FunctionId> failing = of(open, Verdict.Kind.WRONG);
+        List<String> causes = open.design()
+                .map(d -> new CommonCause(d.installation(), d.outcomes())
+                        .of(
+                                failing,
+                                open.tried().stream()
+                                        .filter(t -> t.result() == Result.RIGHT)
+                                        .map(t -> t.check().function().id())
+                                        .toList()))
+                .orElse(List.of());
+        if (causes.isEmpty()) return "";
+        return "%s fail together: look at %s first, which they share and nothing that works does. "
+                .formatted(Words.list(failing.stream().map(open::functionName).toList()), causes.get(0));
+    }
+
+    private static List<FunctionId> of(OpenJob open, Verdict.Kind kind) {
+        return open.tried().stream()
+                .filter(t -> t.verdict().kind() == kind)
+                .map(t -> t.check().function().id())
+                .toList();
+    }
+
+    private static Current current(OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due) {
+        Check check = t.check();
+        String suspect = check.suspects().isEmpty()
+                ? ""
+                : "If it is not right, look at the %s first."
+                        .formatted(check.suspects().get(0).label());
+        return new Current(
+                due.indexOf(t) + 1,
+                due.size(),
+                check.function().id().text(),
+                check.function().name(),
+                check.function().ask(),
+                check.expected(),
+                TestLine.before(open, t, " at arrival"),
+                suspect,
+                key(new Entry.ResultGiven(check.function().id())),
+                t.result().name(),
+                key(new Entry.ResultNoted(check.function().id())),
+                open.text(new Entry.ResultNoted(check.function().id())),
+                check.outcome() instanceof Outcome.Unknown,
+                open.shown(Stream.of(
+                        new Entry.ResultGiven(check.function().id()),
+                        new Entry.ResultNoted(check.function().id()))));
+    }
+}

@@ -1,0 +1,2 @@
+/** Prove: the checks before the dash is closed. */
+package velvetbezel.web.prove;
