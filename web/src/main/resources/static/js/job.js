@@ -1,92 +1,176 @@
-// Saves what is changed at a job as it is made, and keeps place, focus and typed text while the page follows.
+// Saves what is changed at a job as it is made: into the queue first, then to the server; the page follows.
+import { follow, pageAt } from './follow.js';
+import { keepJob } from './keep.js';
+import { post, seqOf } from './post.js';
+import { openQueue } from './queue.js';
+import { Notice, advance, showSaid } from './unsent.js';
 
 const PAUSE = 900;
 const RETRY = 3000;
-let queue = Promise.resolve();
-let loads = 0;
-
-function say(text) { document.getElementById('saving').textContent = text; }
+const IMPATIENT = 1500;
 
 /** Fields of the form that go along: the one changed, or the button pressed and what was typed beside it. */
-function fields(form, only) {
-  const body = new URLSearchParams();
-  const fixed = form.querySelectorAll('input[type=hidden]');
+function fields(form, only, seen) {
   const sent = new Set(only.map((control) => control.name.replace(/^f:/, 'd:')));
-  for (const input of fixed) if (!input.name.startsWith('d:') || sent.has(input.name)) body.append(input.name, input.value);
-  for (const control of only) body.append(control.name, control.value);
-  return body;
-}
-
-/** Names a change, so that it counts once however often it is sent. */
-function newName() {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+  const pairs = [...form.querySelectorAll('input[type=hidden]')]
+    .filter((i) => i.name !== 'change' && (!i.name.startsWith('d:') || sent.has(i.name)))
+    .map((i) => [i.name, i.name === 'seen' ? seen ?? i.value : i.value]);
+  return [...pairs, ...only.map((control) => [control.name, control.value])];
 }
 
 function typed(form) { return [...form.querySelectorAll('input:not([type=hidden]), textarea')].filter((i) => i.dataset.dirty); }
 
-/** One after the other. A button is pressed against the version on show, a text against the one it was begun on. */
-function send(form, only) {
-  const action = form.action;
-  const body = fields(form, only);
-  if (body.has('change')) body.set('change', newName());
-  const seen = only.map((control) => control.dataset.seen).find(Boolean);
-  only.forEach((control) => { delete control.dataset.dirty; delete control.dataset.seen; });
-  queue = queue.then(() => deliver(action, body, seen));
-  return queue;
+/** What a person would call it. */
+function label(controls) {
+  const [first] = controls;
+  const text = first?.getAttribute('aria-label') ?? first?.labels?.[0]?.textContent ?? first?.textContent ?? '';
+  return text.replace(/\s+/g, ' ').trim() || 'a change';
 }
 
-async function deliver(action, body, seen) {
-  if (body.has('seen')) body.set('seen', seen ?? document.querySelector('input[name=seen]')?.value ?? body.get('seen'));
-  for (;;) {
-    try {
-      const answer = await fetch(action, { method: 'POST', body, headers: { Accept: 'text/html' } });
-      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-      if (!page.getElementById('work')?.hasAttribute('data-live')) { location.assign(answer.url); return; }
-      if (answer.ok && answer.redirected) history.replaceState(null, '', answer.url);
-      follow(page);
-      say('');
+/** What the page shows now of the design that a field speaks of. */
+function shownNow(name) {
+  return name.startsWith('d:') ? document.querySelector(`input[name="${CSS.escape(name)}"]`)?.value : undefined;
+}
+
+function here() { return location.pathname + location.search; }
+
+class JobPage {
+  #root;
+  #queue;
+  #notice;
+  #job;
+  #mine = new Set();
+  #why;
+  #timer;
+  #inside = false;
+
+  constructor(root, queue) {
+    this.#root = root;
+    this.#queue = queue;
+    this.#job = Number(root.dataset.job);
+    this.#notice = new Notice(document.getElementById('saving'));
+  }
+
+  /** A button is pressed against the version on show, a text against the one it was begun on. */
+  async send(form, only) {
+    const seen = only.map((control) => control.dataset.seen).find(Boolean);
+    const change = { job: this.#job, action: form.action, fields: fields(form, only, seen), back: form.elements.back.value, label: label(only) };
+    only.forEach((control) => { delete control.dataset.dirty; delete control.dataset.seen; });
+    const kept = await this.#queue.put(change);
+    this.#mine.add(kept.id);
+    // where the answer takes long, work goes on meanwhile
+    setTimeout(async () => { if ((await this.#queue.waiting()).some((c) => c.id === kept.id)) this.refresh(); }, IMPATIENT);
+    await this.pump();
+  }
+
+  /** The server's own actions, such as undo, need it: what was not sent yet is taken back here. */
+  async act(form) {
+    if (await this.#queue.takeBack(this.#job)) {
+      await this.refresh();
+      location.reload();
       return;
+    }
+    try {
+      const answer = await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)), headers: { Accept: 'text/html' } });
+      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+      if (page.getElementById('work')?.hasAttribute('data-live')) await this.#followed(page);
+      else location.assign(answer.url);
     } catch {
-      say('Not saved yet: no connection. Trying again …');
-      await new Promise((resolve) => setTimeout(resolve, RETRY));
+      this.#notice.say('Not done: this needs a connection.');
     }
   }
+
+  async pump() {
+    clearTimeout(this.#timer);
+    this.#why = await this.#queue.deliver((change) => this.#deliver(change));
+    if (this.#why) {
+      this.#timer = setTimeout(() => this.pump(), RETRY);
+      await this.refresh();
+    }
+    await this.#report();
+  }
+
+  async #deliver(change) {
+    const result = await post(change);
+    if (result.later) return result;
+    const more = (await this.#queue.waiting()).length > 1;
+    if (change.job === this.#job && (result.outcome === 'refused' || !more)) await this.#show(change, result);
+    const { page, ...kept } = result;
+    return kept;
+  }
+
+  /** The answer is the page that the change came from; on another page of this job, that page is fetched. */
+  async #show(change, { outcome, page }) {
+    if (!this.#mine.has(change.id)) {
+      if (outcome === 'taken') await pageAt(here()).then((fresh) => this.#followed(fresh)).catch(() => { /* as it is */ });
+      return;
+    }
+    if (!page.getElementById('work')?.hasAttribute('data-live')) return;
+    if (outcome === 'taken') history.replaceState(null, '', change.back);
+    else this.#notice.hide(change.n);
+    await this.#followed(page);
+  }
+
+  async #followed(page) {
+    follow(page);
+    keepJob(this.#pages());
+  }
+
+  #pages() { return (document.getElementById('work').dataset.keep ?? '').split(' ').filter(Boolean); }
+
+  /** What was said and is newer than the page, on the page. */
+  async refresh() {
+    const said = await this.#queue.said(this.#job, seqOf(document));
+    await advance(said).catch(() => { /* nothing was sent ahead: the card stays, marked as not sent */ });
+    showSaid(this.#root, said);
+  }
+
+  async #report() { this.#notice.show(await this.#queue.waiting(), await this.#queue.refused(), this.#why); }
+
+  async decide({ again, drop }) {
+    const n = Number(again ?? drop);
+    const change = (await this.#queue.refused()).find((c) => c.n === n);
+    if (change && again) {
+      const now = String(change.job === this.#job ? seqOf(document) : change.seq);
+      const fresh = change.fields.map(([name, value]) => [name, name === 'seen' ? now : shownNow(name) ?? value]);
+      const kept = await this.#queue.put({ ...change, n: undefined, fields: fresh });
+      this.#mine.add(kept.id);
+    }
+    await this.#queue.drop(n);
+    await this.pump();
+  }
+
+  /** What was refused of a field is given up. */
+  async keepTheirs(link) {
+    for (const c of await this.#queue.refused())
+      if (c.job === this.#job && c.fields.some(([name]) => name === link.dataset.theirs)) await this.#queue.drop(c.n);
+    this.goesInside();
+    location.assign(link.href);
+  }
+
+  async start() {
+    await this.refresh();
+    await this.pump();
+    keepJob(this.#pages());
+  }
+
+  /** Leaving asks while something is not sent, or typed and not saved; moving within the app does not. */
+  leaves(event) {
+    if (this.#root.querySelector('[data-dirty]') || (this.#why && !this.#inside)) event.preventDefault();
+  }
+
+  goesInside() { this.#inside = true; }
 }
 
-/** Takes over the regions of the page that came back. */
-function follow(page) {
-  const active = document.activeElement;
-  // what is being typed stays as typed: the field under the caret, and those not sent yet
-  const kept = [...document.querySelectorAll('[data-dirty], input:focus, textarea:focus')].filter((i) => i.id).map((i) => [i.id, i.value, i.dataset]);
-  const caret = active?.selectionStart ?? null;
-  for (const region of document.querySelectorAll('[data-live]')) {
-    const fresh = page.getElementById(region.id);
-    const open = [...region.querySelectorAll('details[open]')].map((d) => d.querySelector('summary')?.textContent);
-    region.innerHTML = fresh.innerHTML;
-    for (const d of region.querySelectorAll('details')) if (open.includes(d.querySelector('summary')?.textContent)) d.open = true;
-  }
-  document.body.className = page.body.className;
+export async function mount(root) {
   document.body.classList.add('scripted');
-  document.title = page.title;
-  for (const [id, value, { dirty, seen }] of kept) {
-    const input = document.getElementById(id);
-    if (!input || input.type === 'radio') continue;
-    input.value = value;
-    if (dirty) Object.assign(input.dataset, { dirty, seen });
-  }
-  const again = active?.id && document.getElementById(active.id);
-  if (again) {
-    again.focus({ preventScroll: true });
-    if (caret !== null && again.setSelectionRange) try { again.setSelectionRange(caret, caret); } catch { /* not a text */ }
-  }
-  loads += 1;
-  document.body.dataset.loads = loads;
+  const page = new JobPage(root, openQueue());
+  listen(root, page);
+  watch();
+  await page.start();
 }
 
-function mount(root) {
-  document.body.classList.add('scripted');
+function listen(root, page) {
   const timers = new WeakMap();
   root.addEventListener('input', (event) => {
     const control = event.target;
@@ -96,14 +180,14 @@ function mount(root) {
     control.dataset.seen ??= form.querySelector('input[name=seen]')?.value;
     if ('wait' in control.dataset) return;
     clearTimeout(timers.get(control));
-    timers.set(control, setTimeout(() => control.dataset.dirty && send(form, [control]), PAUSE));
+    timers.set(control, setTimeout(() => control.dataset.dirty && page.send(form, [control]), PAUSE));
   });
   root.addEventListener('change', (event) => {
     const control = event.target;
     const form = control.closest('form[data-save]');
     if (!form || !control.name || control.closest('.settle, .hand, .without')) return;
     clearTimeout(timers.get(control));
-    if (control.matches('select, [type=radio]') || control.dataset.dirty) send(form, [control]);
+    if (control.matches('select, [type=radio]') || control.dataset.dirty) page.send(form, [control]);
   });
   root.addEventListener('keydown', (event) => {
     if (event.key !== 'Enter' || !event.target.matches('form[data-save] input') || event.target.closest('.settle')) return;
@@ -120,14 +204,23 @@ function mount(root) {
     const form = event.target.closest('form[data-save]');
     if (!form) return;
     event.preventDefault();
+    if (!form.elements.seen) { page.act(form); return; }
     const button = event.submitter?.name ? [event.submitter] : [];
-    send(form, [...button, ...typed(form).filter((i) => i.name !== event.submitter?.name)]);
+    page.send(form, [...button, ...typed(form).filter((i) => i.name !== event.submitter?.name)]);
   });
   root.addEventListener('click', (event) => {
-    if (event.target.closest('[data-print]')) window.print();
+    const theirs = event.target.closest('[data-theirs]');
+    if (theirs) {
+      event.preventDefault();
+      page.keepTheirs(theirs);
+    }
+    const choice = event.target.closest('[data-again], [data-drop]');
+    if (choice) page.decide(choice.dataset);
+    if (event.target.closest('a[href^="/"]')) page.goesInside();
   });
   root.addEventListener('mouseover', (event) => trace(event.target.closest?.('[data-lead]')?.dataset.lead));
-  addEventListener('beforeunload', (event) => { if (document.querySelector('[data-dirty]')) event.preventDefault(); });
+  addEventListener('beforeunload', (event) => page.leaves(event));
+  addEventListener('online', () => page.pump());
 }
 
 /** A lead under the pointer stands out in the drawing. */
@@ -137,16 +230,13 @@ function trace(lead) {
 
 /** What is being worked out beside the page appears as it comes. */
 async function watch() {
-  const working = document.querySelector('[data-refresh]');
-  if (!working) return;
-  await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
-  try {
-    const answer = await fetch(location.href, { headers: { Accept: 'text/html' } });
-    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-    if (answer.ok && page.getElementById('work')?.hasAttribute('data-live')) follow(page);
-  } catch { /* the next try follows */ }
-  watch();
+  for (;;) {
+    const working = document.querySelector('[data-refresh]');
+    if (!working) return;
+    await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
+    try {
+      const page = await pageAt(location.href);
+      if (page.getElementById('work')?.hasAttribute('data-live')) follow(page);
+    } catch { /* the next try follows */ }
+  }
 }
-
-mount(document);
-watch();

@@ -6,13 +6,15 @@ function stationFor(key, stations) {
   return /^[1-9]$/.test(key) ? stations[Number(key) - 1] : undefined;
 }
 
-document.addEventListener('keydown', (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches('input, select, textarea')) return;
-  if (event.key === '/') {
-    event.preventDefault();
-    (document.getElementById('shelf-q') ?? document.getElementById('find'))?.focus();
-    return;
-  }
-  const station = stationFor(event.key, [...document.querySelectorAll('.loom a')]);
-  if (station && !station.hasAttribute('aria-current')) location.assign(station.href);
-});
+export function mount(root) {
+  root.addEventListener('keydown', (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches('input, select, textarea')) return;
+    if (event.key === '/') {
+      event.preventDefault();
+      (document.getElementById('shelf-q') ?? document.getElementById('find'))?.focus();
+      return;
+    }
+    const station = stationFor(event.key, [...root.querySelectorAll('.loom a')]);
+    if (station && !station.hasAttribute('aria-current')) station.click();
+  });
+}

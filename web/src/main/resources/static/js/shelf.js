@@ -1,43 +1,48 @@
 // Searches while a person types, and moves through the hits by keyboard.
+import { morph, pageAt } from './follow.js';
+
 const PAUSE = 180;
-const form = document.querySelector('[data-search]');
-const results = document.getElementById('results');
-let timer;
-let latest = 0;
+const FIELD = 'shelf-q';
 
-document.body.classList.add('scripted');
-
-async function search() {
-  const mine = ++latest;
-  const params = new URLSearchParams([...new FormData(form)].filter(([, value]) => value !== ''));
-  const url = `${form.action}?${params}`;
-  const answer = await fetch(url, { headers: { Accept: 'text/html' } });
-  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-  const fresh = page.getElementById('results');
-  if (mine !== latest || !fresh) return;
-  results.innerHTML = fresh.innerHTML;
-  const fault = form.querySelector('.fault');
-  if (fault) fault.textContent = page.querySelector('.filters .fault')?.textContent ?? '';
-  history.replaceState(null, '', url);
+function searching(form, results) {
+  let latest = 0;
+  return async () => {
+    const mine = ++latest;
+    const params = new URLSearchParams([...new FormData(form)].filter(([, value]) => value !== ''));
+    const url = `${form.action}?${params}`;
+    const page = await pageAt(url);
+    const fresh = page.getElementById('results');
+    if (mine !== latest || !fresh) return;
+    morph(results, fresh);
+    const fault = form.querySelector('.fault');
+    if (fault) fault.textContent = page.querySelector('.filters .fault')?.textContent ?? '';
+    history.replaceState(null, '', url);
+  };
 }
 
-function soon() {
-  clearTimeout(timer);
-  timer = setTimeout(() => search().catch(() => form.submit()), PAUSE);
-}
-
-form.addEventListener('input', soon);
-form.addEventListener('submit', (event) => {
-  event.preventDefault();
-  results.querySelector('.hit')?.focus();
-});
-document.addEventListener('keydown', (event) => {
+/** Up and down: through the hits, and back to the field above them. */
+function step(event, results) {
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
   const hits = [...results.querySelectorAll('.hit')];
   const here = hits.indexOf(document.activeElement);
-  const typing = document.activeElement?.id === 'shelf-q';
-  if (here < 0 && !typing) return;
+  if (here < 0 && document.activeElement?.id !== FIELD) return;
   event.preventDefault();
-  const next = event.key === 'ArrowDown' ? hits[here + 1] : hits[here - 1] ?? document.getElementById('shelf-q');
+  const next = event.key === 'ArrowDown' ? hits[here + 1] : hits[here - 1] ?? document.getElementById(FIELD);
   next?.focus();
-});
+}
+
+export function mount(form) {
+  const results = document.getElementById('results');
+  const search = searching(form, results);
+  let timer;
+  document.body.classList.add('scripted');
+  form.addEventListener('input', () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => search().catch(() => form.submit()), PAUSE);
+  });
+  form.addEventListener('submit', (event) => {
+    event.preventDefault();
+    results.querySelector('.hit')?.focus();
+  });
+  document.addEventListener('keydown', (event) => step(event, results));
+}

@@ -89,7 +89,7 @@ class SavingTest extends InBrowser {
         page.navigate(path("arrive"));
         page.context().setOffline(true);
         page.locator("label[for=f-sign-more-plugs-yes]").click();
-        assertThat(page.locator("#saving")).containsText("Not saved yet: no connection.");
+        assertThat(page.locator("#saving")).containsText("Not sent yet: 1 change, no connection");
         saved(page, () -> page.context().setOffline(false));
         assertEquals(Optional.of("yes"), stored("sign/more-plugs"));
         assertThat(page.locator("#saving")).hasText("");
@@ -176,7 +176,7 @@ class SavingTest extends InBrowser {
             }
         });
         page.locator("#customer").fill("Harbour Libraries");
-        assertThat(page.locator("#saving")).containsText("Not saved yet");
+        assertThat(page.locator("#saving")).containsText("Not sent yet");
         assertThat(page.locator("#saving")).hasText("");
         assertEquals(Optional.of("Harbour Libraries"), stored("customer"));
         assertEquals(2, jobs.log(job.id()).size(), "opened, and one change");

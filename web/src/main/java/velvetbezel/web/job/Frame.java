@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import velvetbezel.drawing.LoomDrawing;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
@@ -35,6 +36,9 @@ public record Frame(
         Optional<LogEntry> undo,
         Map<String, String> faults,
         Optional<Stale> stale) {
+    private static final List<String> KEPT = List.of(
+            "arrive", "wire", "bench", "bench/ahead", "bench/ahead?read=back", "prove", "prove/ahead", "hand-over");
+
     /** Two versions of one field: what this person typed, and what somebody else saved meanwhile. */
     public record Stale(String field, String what, String mine, String theirs, String who, String when) {
         public static Stale of(StaleEdit e, OpenJob open) {
@@ -82,6 +86,11 @@ public record Frame(
 
     public String base() {
         return "/jobs/" + number;
+    }
+
+    /** Pages of this job that a browser keeps, to go on without a connection. */
+    public String keep() {
+        return KEPT.stream().map(p -> base() + "/" + p).collect(Collectors.joining(" "));
     }
 
     public String here() {

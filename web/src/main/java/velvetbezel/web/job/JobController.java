@@ -1,5 +1,6 @@
 package velvetbezel.web.job;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.View;
 import org.springframework.web.servlet.view.RedirectView;
@@ -28,6 +30,10 @@ class JobController {
     private static final String FIELD = "f:";
     /** Those with this prefix say what the page showed of the design. */
     private static final String SHOWN = "d:";
+    /** A browser's queue says so, and is told what became of its change: "taken" or "refused". */
+    private static final String QUEUE = "X-Queue";
+
+    private static final String OUTCOME = "X-Change";
 
     private final Changes changes;
     private final Jobs jobs;
@@ -58,12 +64,18 @@ class JobController {
             @RequestParam String back,
             @RequestParam Map<String, String> form,
             @RequestParam(defaultValue = "") String change,
-            Who.Person who) {
+            @RequestHeader(name = QUEUE, defaultValue = "") String queue,
+            Who.Person who,
+            HttpServletResponse response) {
         Map<String, String> typed = named(form, FIELD);
         String page = within(open, back);
+        response.setHeader(OUTCOME, "refused");
         try {
             changes.change(open.job().number(), sender(who, change, typed), seen, typed, named(form, SHOWN));
-            return new RedirectView(page);
+            response.setHeader(OUTCOME, "taken");
+            return queue.isEmpty()
+                    ? new RedirectView(page)
+                    : new ShownAgain(page, HttpStatus.OK, Frame.Trouble.NONE, Map.of());
         } catch (InvalidInput e) {
             return new ShownAgain(page, HttpStatus.UNPROCESSABLE_CONTENT, trouble(e.faults()), typed);
         } catch (Changes.OtherDesign e) {

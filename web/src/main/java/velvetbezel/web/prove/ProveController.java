@@ -17,4 +17,10 @@ class ProveController {
         model.addAttribute("view", ProveView.of(open, check, trouble));
         return "prove/prove";
     }
+
+    @GetMapping("/jobs/{number}/prove/ahead")
+    String ahead(OpenJob open, Model model) {
+        model.addAttribute("view", ProveView.Ahead.of(open));
+        return "prove/ahead";
+    }
 }

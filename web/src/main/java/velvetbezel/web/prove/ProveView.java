@@ -44,7 +44,23 @@ public record ProveView(
             String noteField,
             String note,
             boolean doubtful,
-            Map<String, String> shown) {}
+            Map<String, String> shown) {
+        public boolean answered() {
+            return !result.equals(Result.OPEN.name());
+        }
+    }
+
+    /** All checks at once, sent ahead for work without a connection. */
+    public record Ahead(Frame frame, List<Current> cards, List<TestLine> lines) {
+        static Ahead of(OpenJob open) {
+            List<OpenJob.Tried> due =
+                    open.tried().stream().filter(t -> t.check().due()).toList();
+            return new Ahead(
+                    Frame.of(open, Station.PROVE, Frame.Trouble.NONE),
+                    due.stream().map(t -> current(open, t, due)).toList(),
+                    due.stream().map(t -> TestLine.of(open, t, false)).toList());
+        }
+    }
 
     static ProveView of(OpenJob open, Optional<String> asked, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.PROVE, trouble);

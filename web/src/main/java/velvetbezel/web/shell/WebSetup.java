@@ -29,6 +29,8 @@ class WebSetup implements WebMvcConfigurer {
                         "/webjars/**",
                         "/schemas/**",
                         "/favicon.svg",
+                        "/worker.js",
+                        "/offline",
                         "/error");
     }
 

@@ -48,10 +48,47 @@ public record BenchView(
     /** @param joint the one asked for, or empty for the next that is open; @param a the colours in hand */
     record Asked(String joint, boolean readingBack, String a, String b) {}
 
+    /** All joints at once, sent ahead for work without a connection. */
+    public record Ahead(Frame frame, boolean readingBack, List<BenchView> cards) {
+        static Ahead of(OpenJob open, boolean readingBack) {
+            Frame frame = Frame.of(open, Station.WIRE, Frame.Trouble.NONE);
+            return new Ahead(
+                    frame,
+                    readingBack,
+                    order(open, readingBack).stream()
+                            .map(j -> BenchView.of(open, new Asked(j.id().name(), readingBack, "", ""), frame))
+                            .toList());
+        }
+    }
+
+    /** The field that the answer to this joint goes into. */
+    public String card() {
+        return row.map(r -> readingBack ? r.backField() : r.field()).orElse("");
+    }
+
+    public boolean answered() {
+        return row.filter(r -> readingBack ? !r.back().isEmpty() : r.state().equals("done"))
+                .isPresent();
+    }
+
+    /** Where all joints are, in this order. */
+    public String ahead() {
+        return frame.base() + "/bench/ahead" + (readingBack ? "?read=back" : "");
+    }
+
     static BenchView of(OpenJob open, Asked asked, Frame.Trouble trouble) {
+        return of(open, asked, Frame.of(open, Station.WIRE, trouble));
+    }
+
+    /** Read back from the last one: what was heard first is not repeated by heart. */
+    private static List<JointRow> order(OpenJob open, boolean readingBack) {
         List<JointRow> order = new ArrayList<>(open.joints());
-        if (asked.readingBack) Collections.reverse(order);
-        Frame frame = Frame.of(open, Station.WIRE, trouble);
+        if (readingBack) Collections.reverse(order);
+        return order;
+    }
+
+    private static BenchView of(OpenJob open, Asked asked, Frame frame) {
+        List<JointRow> order = order(open, asked.readingBack);
         String base = "/jobs/%d/bench".formatted(open.job().number());
         Optional<JointRow> found = asked.joint.isEmpty()
                 ? order.stream().filter(j -> !done(open, j, asked.readingBack)).findFirst()

@@ -64,6 +64,12 @@ class WireController {
         return "wire/bench";
     }
 
+    @GetMapping("/jobs/{number}/bench/ahead")
+    String ahead(OpenJob open, @RequestParam Optional<String> read, Model model) {
+        model.addAttribute("view", BenchView.Ahead.of(open, read.isPresent()));
+        return "wire/bench-ahead";
+    }
+
     @GetMapping("/jobs/{number}/loads")
     String loads(OpenJob open, Frame.Trouble trouble, Model model) {
         model.addAttribute("view", LoadsView.of(open, trouble));

@@ -1,0 +1,17 @@
+// Starts what a page needs: keys everywhere, and the modules that its parts name.
+import * as following from './import.js';
+import * as job from './job.js';
+import { register } from './keep.js';
+import * as keys from './keys.js';
+import * as lines from './lines.js';
+import * as shelf from './shelf.js';
+
+const MODULES = { import: following, job, lines, shelf };
+
+keys.mount(document);
+register();
+document.addEventListener('click', (event) => {
+  if (event.target.closest('[data-print]')) window.print();
+  if (event.target.closest('[data-reload]')) location.reload();
+});
+for (const part of document.querySelectorAll('[data-module]')) MODULES[part.dataset.module].mount(part);

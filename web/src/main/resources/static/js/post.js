@@ -1,0 +1,42 @@
+// Sends one change, and says what became of it.
+const PATIENCE = 20000;
+
+function pageOf(html) { return new DOMParser().parseFromString(html, 'text/html'); }
+
+/** The version of the job that a page shows. */
+export function seqOf(page) { return Number(page.getElementById('work')?.dataset.seq ?? 0); }
+
+/** What a refusal says, in the server's words. */
+function words(page) {
+  const said = page.querySelector('#alerts .refused') ?? page.querySelector('main') ?? page.body;
+  const copy = said.cloneNode(true);
+  copy.querySelectorAll('form button, form a, button, a, input').forEach((e) => e.remove());
+  return copy.textContent.replace(/\s+/g, ' ').trim();
+}
+
+/** @returns { outcome, seq, answer, page }, or { later: why } where nobody can say what became of it */
+export async function post(change) {
+  let answer;
+  let html;
+  try {
+    answer = await fetch(change.action, {
+      method: 'POST',
+      body: new URLSearchParams([...change.fields, ['change', change.id]]),
+      headers: { Accept: 'text/html', 'X-Queue': change.id },
+      signal: AbortSignal.timeout(PATIENCE),
+    });
+    html = await answer.text();
+  } catch {
+    return { later: 'no connection' };
+  }
+  const outcome = answer.headers.get('X-Change');
+  if (outcome && answer.status < 500) {
+    const page = pageOf(html);
+    return { outcome, seq: seqOf(page), answer: outcome === 'taken' ? '' : words(page), page };
+  }
+  if (answer.status === 401 || new URL(answer.url).pathname.match(/^\/(who|sign-in)$/)) return { later: 'nobody is signed in here' };
+  if (answer.status >= 500 || answer.status === 429) return { later: `the app answers ${answer.status}` };
+  if (answer.ok) return { later: 'something else answers in its place' };
+  const page = pageOf(html);
+  return { outcome: 'refused', seq: 0, answer: words(page), page };
+}
