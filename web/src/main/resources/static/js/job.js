@@ -133,8 +133,8 @@ class JobPage {
     if (change && again) {
       const now = String(change.job === this.#job ? seqOf(document) : change.seq);
       const fresh = change.fields.map(([name, value]) => [name, name === 'seen' ? now : shownNow(name) ?? value]);
-      const kept = await this.#queue.put({ ...change, n: undefined, fields: fresh });
-      this.#mine.add(kept.id);
+      const { job, action, back, label: name } = change;
+      this.#mine.add((await this.#queue.put({ job, action, back, label: name, fields: fresh })).id);
     }
     await this.#queue.drop(n);
     await this.pump();

@@ -10,7 +10,9 @@ export function seqOf(page) { return Number(page.getElementById('work')?.dataset
 function words(page) {
   const said = page.querySelector('#alerts .refused') ?? page.querySelector('main') ?? page.body;
   const copy = said.cloneNode(true);
-  copy.querySelectorAll('form button, form a, button, a, input').forEach((e) => e.remove());
+  copy.querySelectorAll('button, a, input').forEach((e) => e.remove());
+  copy.querySelectorAll('dt').forEach((e) => e.append(': '));
+  copy.querySelectorAll('p, dd, li').forEach((e) => e.append(' '));
   return copy.textContent.replace(/\s+/g, ' ').trim();
 }
 

@@ -76,7 +76,8 @@ export class Notice {
     const head = document.createElement('p');
     head.append(bold(`Not taken: job ${change.job}, ${change.label}.`), ' ', change.answer);
     const mine = document.createElement('p');
-    mine.textContent = `Yours: ${change.fields.filter(([n]) => n.startsWith('f:')).map(([, v]) => v || 'nothing').join(', ')}`;
+    const values = change.fields.filter(([name]) => name.startsWith('f:')).map(([, value]) => value || 'nothing');
+    if (!change.answer.includes('Yours: ')) mine.textContent = `Yours: ${values.join(', ')}`;
     box.append(head, mine, button('Send mine again', 'again', change.n), ' ', button('Drop mine', 'drop', change.n));
     return box;
   }

@@ -43,8 +43,9 @@ async function page(request) {
     if (answer.status < 500) return answer;
   } catch { /* no connection */ }
   const pages = await caches.open(PAGES_KEPT);
-  return await pages.match(plain(url)) ?? await pages.match(plain(url), { ignoreSearch: true })
-    ?? answer ?? await caches.match('/offline') ?? Response.error();
+  const kept = await pages.match(plain(url)) ?? await pages.match(plain(url), { ignoreSearch: true }) ?? answer;
+  if (kept) return kept;
+  return (request.mode === 'navigate' && await caches.match('/offline')) || Response.error();
 }
 
 /** Cached by its address alone, whoever asked. */

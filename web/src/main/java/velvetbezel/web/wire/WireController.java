@@ -20,7 +20,6 @@ import velvetbezel.state.VehicleState;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Paper;
-import velvetbezel.web.job.Station;
 
 /** Wire: the worksheet, one joint, one at a time at the bench, loads; and as files for print, leads and a simulator. */
 @Controller
@@ -44,7 +43,7 @@ class WireController {
     @GetMapping("/jobs/{number}/joint")
     String joint(OpenJob open, Frame.Trouble trouble, @RequestParam(defaultValue = "") String joint, Model model) {
         // moving its last lead but one away takes a joint away, and the person with it
-        if (JointView.find(open, joint).isEmpty()) return "redirect:" + open.path(Station.WIRE);
+        if (JointView.find(open, joint).isEmpty()) return page(open, trouble, Optional.empty(), model);
         model.addAttribute("view", JointView.of(open, joint, trouble));
         return "wire/joint";
     }
