@@ -10,6 +10,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 import velvetbezel.store.Board;
+import velvetbezel.store.Devices;
 import velvetbezel.store.Imports;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
@@ -60,6 +61,11 @@ public class Application {
     @Bean
     Imports intakes(DSLContext db, Clock clock) {
         return new Imports(db, clock);
+    }
+
+    @Bean
+    Devices devices(DSLContext db, Clock clock) {
+        return new Devices(db, clock);
     }
 
     @Bean

@@ -36,7 +36,8 @@ export async function post(change) {
     const page = pageOf(html);
     return { outcome, seq: seqOf(page), answer: outcome === 'taken' ? '' : words(page), page };
   }
-  if (answer.status === 401 || new URL(answer.url).pathname.match(/^\/(who|sign-in)$/)) return { later: 'nobody is signed in here' };
+  if (answer.status === 401) return { later: 'this device is not signed in' };
+  if (new URL(answer.url).pathname === '/who') return { later: 'nobody is named here' };
   if (answer.status >= 500 || answer.status === 429) return { later: `the app answers ${answer.status}` };
   if (answer.ok) return { later: 'something else answers in its place' };
   const page = pageOf(html);

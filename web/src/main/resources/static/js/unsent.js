@@ -38,6 +38,9 @@ export async function advance(said) {
   if (next) morph(shown, next);
 }
 
+/** Where what keeps changes from being sent is put right. */
+const DOORS = { 'this device is not signed in': '/sign-in', 'nobody is named here': '/who' };
+
 /** How much waits, why, and what was refused: both versions, until one is chosen. */
 export class Notice {
   #region;
@@ -65,7 +68,8 @@ export class Notice {
     const line = document.createElement('p');
     line.className = 'waits';
     line.textContent = `Not sent yet: ${count} ${count === 1 ? 'change' : 'changes'}, ${why}. Kept here, and tried again.`;
-    if (why.startsWith('nobody')) line.append(' ', link('/who', 'Say who is here'));
+    const door = DOORS[why];
+    if (door) line.append(' ', link(`${door}?back=${encodeURIComponent(location.pathname)}`, 'Do it now'));
     return line;
   }
 

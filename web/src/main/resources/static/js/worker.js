@@ -3,7 +3,7 @@
 const FILES_KEPT = `files ${RELEASE}`;
 const PAGES_KEPT = `pages ${RELEASE}`;
 const DAY = 24 * 60 * 60 * 1000;
-const OF_A_JOB = /^\/jobs(\/\d+\/(arrive|match|wire|bench|bench\/ahead|joint|loads|prove|prove\/ahead|hand-over))?$/;
+const OF_A_JOB = /^\/jobs(\/\d+\/(arrive|baseline|baseline\/ahead|match|wire|bench|bench\/ahead|joint|loads|prove|prove\/ahead|hand-over))?$/;
 const STATIC = /^\/(js|css|fonts|webjars)\/|^\/favicon\.svg$/;
 
 async function install() {
@@ -39,6 +39,8 @@ async function page(request) {
   let answer;
   try {
     answer = await fetch(request);
+    // who is signed out keeps nothing
+    if (new URL(answer.url).pathname === '/sign-in') await caches.delete(PAGES_KEPT);
     if (isKept(answer, url)) (await caches.open(PAGES_KEPT)).put(plain(url), answer.clone());
     if (answer.status < 500) return answer;
   } catch { /* no connection */ }

@@ -11,6 +11,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
@@ -41,10 +42,18 @@ public abstract class InBrowser {
     void openBrowser() {
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
+        browser = launch(Map.of());
+    }
+
+    /** Another browser, with surroundings of its own. */
+    protected Browser launch(Map<String, String> environment) {
+        Map<String, String> all = new HashMap<>(System.getenv());
+        all.putAll(environment);
+        return playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setEnv(all)
                         .setArgs(ARGUMENTS));
     }
 

@@ -3,7 +3,9 @@ package velvetbezel.web;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.Arrays;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -18,8 +20,8 @@ public final class TestApp implements BeforeAllCallback {
         if (context == null) context = start("../demo");
     }
 
-    /** Another workshop, with data of its own. @param demo folder; empty text for none */
-    public static ConfigurableApplicationContext start(String demo) throws SQLException {
+    /** Another workshop, with data of its own. @param demo folder, empty text for none; @param more settings */
+    public static ConfigurableApplicationContext start(String demo, String... more) throws SQLException {
         String url = System.getenv("VB_DB_URL");
         if (url == null) throw new IllegalStateException("VB_DB_URL is not set: run ./test.");
         String name = "w" + UUID.randomUUID().toString().replace("-", "");
@@ -27,11 +29,12 @@ public final class TestApp implements BeforeAllCallback {
                 DriverManager.getConnection(url, System.getenv("VB_DB_USER"), System.getenv("VB_DB_PASSWORD"))) {
             c.createStatement().execute("create database " + name);
         }
+        Stream<String> own = Stream.of(
+                "--server.port=0",
+                "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
+                "--vb.demo=" + demo);
         return new SpringApplicationBuilder(Application.class)
-                .run(
-                        "--server.port=0",
-                        "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
-                        "--vb.demo=" + demo);
+                .run(Stream.concat(own, Arrays.stream(more)).toArray(String[]::new));
     }
 
     public static String url() {

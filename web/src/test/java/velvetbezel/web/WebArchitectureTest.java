@@ -23,7 +23,8 @@ class WebArchitectureTest {
         "detective",
         "practice",
         "library",
-        "workshop"
+        "workshop",
+        "devices"
     };
     private static final JavaClasses WEB = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -37,7 +37,16 @@ public record Frame(
         Map<String, String> faults,
         Optional<Stale> stale) {
     private static final List<String> KEPT = List.of(
-            "arrive", "wire", "bench", "bench/ahead", "bench/ahead?read=back", "prove", "prove/ahead", "hand-over");
+            "arrive",
+            "baseline",
+            "baseline/ahead",
+            "wire",
+            "bench",
+            "bench/ahead",
+            "bench/ahead?read=back",
+            "prove",
+            "prove/ahead",
+            "hand-over");
 
     /** Two versions of one field: what this person typed, and what somebody else saved meanwhile. */
     public record Stale(String field, String what, String mine, String theirs, String who, String when) {

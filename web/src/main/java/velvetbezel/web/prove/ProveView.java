@@ -29,8 +29,9 @@ public record ProveView(
         Optional<Current> current,
         List<TestLine> lines,
         List<TestLine> notDue) {
-    /** The check in hand. @param suspect where to look first if it is not right */
+    /** The check in hand. @param previous address of the one before, or empty text; @param suspect where to look first if it is not right */
     public record Current(
+            String previous,
             int number,
             int of,
             String id,
@@ -165,8 +166,10 @@ public record ProveView(
                 ? ""
                 : "If it is not right, look at the %s first."
                         .formatted(check.suspects().get(0).label());
+        int place = due.indexOf(t);
         return new Current(
-                due.indexOf(t) + 1,
+                place == 0 ? "" : TestLine.href(open, due.get(place - 1).check()),
+                place + 1,
                 due.size(),
                 check.function().id().text(),
                 check.function().name(),

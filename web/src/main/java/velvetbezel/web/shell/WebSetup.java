@@ -31,6 +31,9 @@ class WebSetup implements WebMvcConfigurer {
                         "/favicon.svg",
                         "/worker.js",
                         "/offline",
+                        "/sign-in",
+                        "/connect",
+                        "/ca.crt",
                         "/error");
     }
 

@@ -43,6 +43,11 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
         this.jobs = jobs;
     }
 
+    /** A page of ours, whatever was sent. */
+    public static String local(String back) {
+        return back.matches("/[A-Za-z0-9][!-\\[\\]-~]*") ? back : "/jobs";
+    }
+
     List<velvetbezel.store.Person> people() {
         return jobs.people();
     }

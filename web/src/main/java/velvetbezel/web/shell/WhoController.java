@@ -20,7 +20,7 @@ class WhoController {
     @GetMapping("/who")
     String ask(@RequestParam(defaultValue = "/jobs") String back, Model model) {
         model.addAttribute("people", who.people());
-        model.addAttribute("back", local(back));
+        model.addAttribute("back", Who.local(back));
         return "shell/who";
     }
 
@@ -32,12 +32,7 @@ class WhoController {
                     .build();
         return ResponseEntity.status(303)
                 .header(HttpHeaders.SET_COOKIE, who.cookie(person).toString())
-                .header(HttpHeaders.LOCATION, local(back))
+                .header(HttpHeaders.LOCATION, Who.local(back))
                 .build();
-    }
-
-    /** A page of ours, whatever was sent. */
-    private static String local(String back) {
-        return back.matches("/[A-Za-z0-9][!-\\[\\]-~]*") ? back : "/jobs";
     }
 }

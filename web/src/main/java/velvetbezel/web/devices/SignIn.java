@@ -1,0 +1,104 @@
+package velvetbezel.web.devices;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.springframework.http.ResponseCookie;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import velvetbezel.store.Devices;
+
+/** What comes by the network is let in once its device has signed in; this machine's own browser needs nothing. */
+@Component
+class SignIn extends OncePerRequestFilter {
+    static final String PAGE = "/sign-in";
+    private static final String COOKIE = "device-key";
+    private static final Duration KEPT = Duration.ofDays(365);
+    private static final int KEY_BYTES = 32;
+    private static final Pattern OPEN =
+            Pattern.compile("/sign-in|/offline|/worker\\.js|/favicon\\.svg|/(css|js|fonts|webjars)/.*");
+    private static final Pattern WITH_THE_CERTIFICATE =
+            Pattern.compile("/connect|/ca\\.crt|/favicon\\.svg|/(css|js|fonts|webjars)/.*");
+
+    private final Lan lan;
+    private final Devices devices;
+    private final SecureRandom random = new SecureRandom();
+
+    SignIn(Lan lan, Devices devices) {
+        this.lan = lan;
+        this.devices = devices;
+    }
+
+    /** Signs a device in. @return what it shows from now on */
+    ResponseCookie cookie(String name) {
+        byte[] bytes = new byte[KEY_BYTES];
+        random.nextBytes(bytes);
+        String key = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        devices.signIn(name, digest(key));
+        return ResponseCookie.from(COOKIE, key)
+                .path("/")
+                .maxAge(KEPT)
+                .httpOnly(true)
+                .secure(true)
+                .sameSite("Lax")
+                .build();
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
+        String path = request.getRequestURI();
+        if (lan.on() && request.getLocalPort() == lan.certificatePort()) {
+            if (WITH_THE_CERTIFICATE.matcher(path).matches()) chain.doFilter(request, response);
+            else response.sendRedirect("/connect");
+            return;
+        }
+        boolean here = !lan.on() || request.getLocalPort() != lan.port();
+        if (here || OPEN.matcher(path).matches() || signedIn(request)) chain.doFilter(request, response);
+        else if (request.getMethod().equals("GET"))
+            response.sendRedirect(PAGE + "?back=" + URLEncoder.encode(asked(request), StandardCharsets.UTF_8));
+        else {
+            response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+            response.setContentType("text/plain; charset=utf-8");
+            response.getWriter()
+                    .write("This device is not signed in. Nothing was changed; sign in, and send it again.");
+        }
+    }
+
+    private static String asked(HttpServletRequest request) {
+        return request.getRequestURI() + (request.getQueryString() == null ? "" : "?" + request.getQueryString());
+    }
+
+    private boolean signedIn(HttpServletRequest request) {
+        Optional<String> key = Stream.ofNullable(request.getCookies())
+                .flatMap(Arrays::stream)
+                .filter(c -> c.getName().equals(COOKIE))
+                .map(Cookie::getValue)
+                .findFirst();
+        return key.map(SignIn::digest).filter(devices::knows).isPresent();
+    }
+
+    private static String digest(String key) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
