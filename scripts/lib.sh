@@ -64,7 +64,8 @@ init_cluster() {
   mkdir -p "$1"
   [ "$(id -u)" = 0 ] && chown postgres "$1"
   chmod 700 "$1"
-  local secret; secret=$(mktemp); printf '%s\n' "$3" >"$secret"; chmod 644 "$secret"
+  local secret; secret=$(mktemp); chmod 600 "$secret"; printf '%s\n' "$3" >"$secret"
+  [ "$(id -u)" = 0 ] && chown postgres "$secret"
   pg "$(pg_bin)/initdb" -D "$1" -U velvet -A "$2" --pwfile="$secret" -E UTF8 --locale=C.UTF-8 >/dev/null || { rm -f "$secret"; die "initdb failed in $1."; }
   rm -f "$secret"
   pg touch "$1/ready.marker"
@@ -106,6 +107,28 @@ start_cluster() {
 }
 
 stop_cluster() { pg "$(pg_bin)/pg_ctl" -D "$1" -m fast -w stop >/dev/null 2>&1 || true; }
+
+# The application's own role: it owns its database and nothing else, and is no superuser. Tables of a database that the
+# superuser made for an earlier build are handed over.
+make_role() { # PORT PASSWORD DATABASE ROLE ROLE_PASSWORD
+  local psql=("$(pg_bin)/psql" -h 127.0.0.1 -p "$1" -U velvet -qAt -v ON_ERROR_STOP=1)
+  PGPASSWORD=$2 "${psql[@]}" -d postgres -c "select 1 from pg_roles where rolname = '$4'" | grep -q 1 \
+    || PGPASSWORD=$2 "${psql[@]}" -d postgres -c "create role $4 login nosuperuser nocreatedb nocreaterole"
+  printf "alter role %s password '%s'; alter database %s owner to %s;\n" "$4" "$5" "$3" "$4" | PGPASSWORD=$2 "${psql[@]}" -d postgres
+  PGPASSWORD=$2 "${psql[@]}" -d "$3" <<SQL
+do \$\$ declare one text; begin
+  for one in
+    select format('alter %s %I.%I owner to $4', case c.relkind when 'v' then 'view' else 'table' end, n.nspname, c.relname)
+    from pg_class c join pg_namespace n on n.oid = c.relnamespace join pg_roles r on r.oid = c.relowner
+    where n.nspname = 'public' and c.relkind in ('r', 'p', 'v') and r.rolname = 'velvet'
+    union all
+    select format('alter function %s owner to $4', p.oid::regprocedure)
+    from pg_proc p join pg_namespace n on n.oid = p.pronamespace join pg_roles r on r.oid = p.proowner
+    where n.nspname = 'public' and r.rolname = 'velvet' and not exists (select from pg_depend d where d.objid = p.oid and d.deptype = 'e')
+  loop execute one; end loop;
+end \$\$;
+SQL
+}
 
 make_database() { # PORT PASSWORD NAME
   PGPASSWORD=$2 "$(pg_bin)/psql" -h 127.0.0.1 -p "$1" -U velvet -d postgres -Atc "select 1 from pg_database where datname='$3'" | grep -q 1 \

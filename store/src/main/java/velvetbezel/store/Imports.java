@@ -165,7 +165,15 @@ public class Imports {
 
     /** Unpacks a ZIP of sheets. @throws InvalidInput if it is none */
     public static Map<String, String> unzip(byte[] bytes) {
-        return Zip.read(bytes, "a ZIP of sheets");
+        return unzip(List.of(bytes));
+    }
+
+    /** Unpacks several; together they may be no larger than one. @throws InvalidInput if one is none */
+    public static Map<String, String> unzip(List<byte[]> zips) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        Zip.Budget budget = new Zip.Budget();
+        zips.forEach(z -> texts.putAll(Zip.read(z, "a ZIP of sheets", budget)));
+        return texts;
     }
 
     /** Reads sheets and says of each what would become of it. */

@@ -20,6 +20,10 @@ import velvetbezel.sheet.Node;
 public class JobArchive {
     private static final String FORMAT = "velvet-bezel/job";
     private static final int VERSION = 1;
+    /** More than any job has: a joint has about ten entries, and a job some dozens of joints. */
+    private static final int MOST_FIELDS = 20_000;
+
+    private static final int MOST_LOG_ENTRIES = 50_000;
     private final Jobs jobs;
     private final Library library;
 
@@ -82,6 +86,8 @@ public class JobArchive {
         List<Document> own = sheets(files, faults);
         List<InputProblem> inJob = new ArrayList<>();
         Node job = job(files, inJob);
+        atMost(MOST_FIELDS, job.at("fields").fields().size(), "fields");
+        atMost(MOST_LOG_ENTRIES, job.at("log").list().size(), "log entries");
         Map<String, String> fields = new LinkedHashMap<>();
         job.at("fields").fields().forEach((name, node) -> fields.put(name, text(node)));
         List<LogEntry> log =
@@ -97,6 +103,14 @@ public class JobArchive {
         inJob.forEach(f -> faults.add(new InputProblem("job.json: " + f.field(), f.message())));
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
         return jobs.restore(id, number, title, fields, log, own);
+    }
+
+    private static void atMost(int most, int found, String what) {
+        if (found > most)
+            throw new InvalidInput(
+                    "job.json",
+                    "has %d %s, and at most %d are read; nothing was imported. Is it the archive of one job?"
+                            .formatted(found, what, most));
     }
 
     private static void check(Map<String, String> fields, List<InputProblem> faults) {

@@ -30,6 +30,9 @@ import velvetbezel.store.rows.tables.records.JobRecord;
 
 /** Jobs: every change is checked against what the person had seen, written, and logged in one transaction. */
 public class Jobs {
+    /** A job of another workshop keeps its number up to so many above ours. */
+    private static final int FAR_AHEAD = 10_000;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -325,9 +328,9 @@ public class Jobs {
                                         .from(JOB)
                                         .where(JOB.ID.eq(id))
                                         .fetchSingle(JOB.NUMBER)));
-            boolean taken = tx.fetchExists(JOB, JOB.NUMBER.eq(number));
-            int given = taken ? tx.nextval(Sequences.JOB_NUMBER).intValue() : number;
-            if (!taken) keepSequenceAhead(tx, number);
+            int given =
+                    free(tx, number) ? number : tx.nextval(Sequences.JOB_NUMBER).intValue();
+            if (given == number) keepSequenceAhead(tx, number);
             long last = log.stream().mapToLong(LogEntry::seq).max().orElse(0);
             tx.insertInto(JOB)
                     .set(JOB.ID, id)
@@ -346,6 +349,15 @@ public class Jobs {
                         .execute();
             return job(tx, tx.selectFrom(JOB).where(JOB.ID.eq(id)).fetchSingle());
         });
+    }
+
+    /** A number far ahead of ours would make those of all later jobs long. */
+    private static boolean free(DSLContext tx, int number) {
+        int highest = tx.select(DSL.coalesce(DSL.max(JOB.NUMBER), 0))
+                .from(JOB)
+                .fetchSingle()
+                .value1();
+        return number <= highest + FAR_AHEAD && !tx.fetchExists(JOB, JOB.NUMBER.eq(number));
     }
 
     private static void keepSequenceAhead(DSLContext tx, int number) {

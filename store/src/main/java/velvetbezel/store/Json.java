@@ -1,8 +1,10 @@
 package velvetbezel.store;
 
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
@@ -11,7 +13,17 @@ import velvetbezel.sheet.InvalidInput;
 
 /** JSON text to trees of maps, lists, texts and numbers, and back. A field given twice is an error. */
 public final class Json {
+    /** More than any honest sheet or archive has; a text beyond it is refused before it fills the memory. */
+    private static final int MOST_LEVELS = 100;
+
+    private static final int MOST_NAME = 500;
+    private static final int MOST_DIGITS = 100;
     private static final JsonMapper STRICT = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(MOST_LEVELS)
+                            .maxNameLength(MOST_NAME)
+                            .maxNumberLength(MOST_DIGITS)
+                            .build())
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -29,7 +41,12 @@ public final class Json {
         } catch (JacksonException e) {
             TokenStreamLocation at = e.getLocation();
             String place = at == null ? "the text" : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
-            throw new InvalidInput(place, "is no JSON: " + e.getOriginalMessage());
+            throw new InvalidInput(
+                    place,
+                    e instanceof StreamConstraintsException
+                            ? "goes beyond what is read: at most %d levels of brackets, names of %d letters and numbers of %d digits."
+                                    .formatted(MOST_LEVELS, MOST_NAME, MOST_DIGITS)
+                            : "is no JSON: " + e.getOriginalMessage());
         }
     }
 

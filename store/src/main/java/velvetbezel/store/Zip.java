@@ -4,10 +4,12 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -17,6 +19,8 @@ import velvetbezel.sheet.InvalidInput;
 final class Zip {
     private static final int MOST_BYTES = 60_000_000;
     private static final int MOST_ENTRIES = 12_000;
+    /** IBM code page 437, which names in a ZIP are in unless it says UTF-8 (APPNOTE 6.3, appendix D). */
+    private static final Charset OLD_NAMES = Charset.forName("IBM437");
 
     private Zip() {}
 
@@ -37,38 +41,68 @@ final class Zip {
         return bytes.toByteArray();
     }
 
+    /** What several ZIPs of one request may hold together. */
+    static final class Budget {
+        private int bytes = MOST_BYTES;
+        private int entries = MOST_ENTRIES;
+
+        private byte[] read(ZipInputStream zip) throws IOException {
+            byte[] content = zip.readNBytes(bytes + 1);
+            bytes -= content.length;
+            entries--;
+            if (bytes < 0 || entries < 0)
+                throw new InvalidInput(
+                        "archive",
+                        "is larger than %d MB or %d files unpacked; nothing was imported. Split it."
+                                .formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
+            return content;
+        }
+    }
+
+    static Map<String, String> read(byte[] bytes, String kind) {
+        return read(bytes, kind, new Budget());
+    }
+
     /**
      * @param kind what it should be, for messages
      * @throws InvalidInput if it is no ZIP, cut short, too large, or names a place outside itself
      */
-    static Map<String, String> read(byte[] bytes, String kind) {
+    static Map<String, String> read(byte[] bytes, String kind, Budget budget) {
         if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K')
             throw new InvalidInput("archive", "is no ZIP file. Choose %s.".formatted(kind));
+        Optional<Map<String, String>> files = Optional.empty();
+        if (endsProperly(bytes)) files = unpacked(bytes, budget);
+        return files.orElseThrow(
+                () -> new InvalidInput(
+                        "archive",
+                        "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported."));
+    }
+
+    /** Names are in UTF-8 or, where they cannot be, in the alphabet that the format began with. Empty if damaged. */
+    private static Optional<Map<String, String>> unpacked(byte[] bytes, Budget budget) {
+        try {
+            return Optional.of(unpacked(bytes, StandardCharsets.UTF_8, budget));
+        } catch (IOException | IllegalArgumentException e) {
+            try {
+                return Optional.of(unpacked(bytes, OLD_NAMES, budget));
+            } catch (IOException | IllegalArgumentException damaged) {
+                return Optional.empty();
+            }
+        }
+    }
+
+    private static Map<String, String> unpacked(byte[] bytes, Charset names, Budget budget) throws IOException {
         Map<String, String> files = new LinkedHashMap<>();
-        int total = 0;
-        boolean complete = endsProperly(bytes);
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes), names)) {
             for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
                 if (e.isDirectory()) continue;
-                byte[] content = zip.readNBytes(MOST_BYTES - total + 1);
-                total += content.length;
-                if (total > MOST_BYTES || files.size() >= MOST_ENTRIES)
-                    throw new InvalidInput(
-                            "archive",
-                            "is larger than %d MB or %d files unpacked; nothing was imported. Split it."
-                                    .formatted(MOST_BYTES / 1_000_000, MOST_ENTRIES));
+                byte[] content = budget.read(zip);
                 if (outside(e.getName()))
                     throw new InvalidInput(e.getName(), "names a place outside the archive; nothing was imported.");
                 if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null)
                     throw new InvalidInput(e.getName(), "comes twice in the archive.");
             }
-        } catch (IOException e) {
-            complete = false;
         }
-        if (!complete)
-            throw new InvalidInput(
-                    "archive",
-                    "is cut short or damaged: its end is missing. Copy it again from where it was saved; nothing was imported.");
         return files;
     }
 

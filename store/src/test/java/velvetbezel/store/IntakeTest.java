@@ -4,10 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;
 import java.io.StringWriter;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +20,8 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -302,6 +307,35 @@ class IntakeTest extends Importing {
         byte[] bomb = Zip.write(Map.of("a.json", " ".repeat(70_000_000)));
         assertTrue(bomb.length < 100_000);
         assertTrue(fault(() -> Imports.unzip(bomb)).contains("is larger than 60 MB or 12000 files unpacked"));
+    }
+
+    @Test
+    void severalZipsOfOneRequestShareOneAllowance() {
+        byte[] half = Zip.write(Map.of("a.json", " ".repeat(40_000_000)));
+        byte[] other = Zip.write(Map.of("b.json", " ".repeat(40_000_000)));
+        Imports.unzip(half);
+        assertTrue(fault(() -> Imports.unzip(List.of(half, other))).contains("is larger than 60 MB"));
+    }
+
+    /** Names in the alphabet that the format began with (APPNOTE 6.3, appendix D): ü is 0x81 in code page 437. */
+    @Test
+    void zipWithNamesThatAreNotUtf8IsRead() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes, Charset.forName("IBM437"))) {
+            zip.putNextEntry(new ZipEntry("t\u00fcr.json"));
+            zip.write("{}".getBytes(StandardCharsets.UTF_8));
+            zip.closeEntry();
+        }
+        assertEquals(Map.of("t\u00fcr.json", "{}"), Imports.unzip(bytes.toByteArray()));
+    }
+
+    @Test
+    void textBeyondWhatIsReadIsRefusedInWords() {
+        String deep = "[".repeat(101) + "]".repeat(101);
+        String named = "{\"" + "x".repeat(501) + "\": 1}";
+        for (String text : List.of(deep, named))
+            assertTrue(fault(() -> Json.parse(text)).contains("at most 100 levels of brackets, names of 500 letters"));
+        Json.parse("[".repeat(99) + "]".repeat(99));
     }
 
     private static String fault(Runnable run) {

@@ -16,6 +16,11 @@ function words(page) {
   return copy.textContent.replace(/\s+/g, ' ').trim();
 }
 
+/** A change that waited for days goes with the token that this browser has now. */
+function tokenOfNow([name, value]) {
+  return [name, name === 'token' ? document.querySelector('input[name=token]')?.value ?? value : value];
+}
+
 /** @returns { outcome, seq, answer, page }, or { later: why } where nobody can say what became of it */
 export async function post(change) {
   let answer;
@@ -23,7 +28,7 @@ export async function post(change) {
   try {
     answer = await fetch(change.action, {
       method: 'POST',
-      body: new URLSearchParams([...change.fields, ['change', change.id]]),
+      body: new URLSearchParams([...change.fields.map(tokenOfNow), ['change', change.id]]),
       headers: { Accept: 'text/html', 'X-Queue': change.id },
       signal: AbortSignal.timeout(PATIENCE),
     });
@@ -36,6 +41,7 @@ export async function post(change) {
     const page = pageOf(html);
     return { outcome, seq: seqOf(page), answer: outcome === 'taken' ? '' : words(page), page };
   }
+  if (answer.status === 403) return { later: 'this page is of an earlier visit: load it again' };
   if (answer.status === 401) return { later: 'this device is not signed in' };
   if (new URL(answer.url).pathname === '/who') return { later: 'nobody is named here' };
   if (answer.status >= 500 || answer.status === 429) return { later: `the app answers ${answer.status}` };

@@ -70,6 +70,7 @@ class AccessibilityTest extends InBrowser {
                 "loads",
                 "joint?joint=ground",
                 "prove",
+                "baseline",
                 "hand-over",
                 "log"
             })
@@ -92,6 +93,9 @@ class AccessibilityTest extends InBrowser {
                 "/parts?q=plover",
                 "/find?q=plover",
                 "/who",
+                "/devices",
+                "/sign-in",
+                "/offline",
                 "/jobs/99999/wire",
                 "/vehicles/new?like=corrick-ferryman-2006",
                 "/parts/new",

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -27,6 +28,7 @@ import velvetbezel.job.JobState;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.StandardTables;
 
 /** Bad input gets a message that says what was given, what is allowed and what to do; nothing is half done. */
 @ExtendWith(TestApp.class)
@@ -264,6 +266,49 @@ class BadInputTest {
         HttpResponse<String> page = HttpClient.newHttpClient().send(foreign, BodyHandlers.ofString());
         assertEquals(403, page.statusCode());
         assertTrue(state().get(new Entry.NoteWritten()).isEmpty());
+    }
+
+    @Test
+    void changeWithoutThePagesTokenIsRefused() {
+        HttpResponse<String> page = site.post(
+                "/jobs/%d/change".formatted(job),
+                Map.of("seen", "1", "back", "/jobs", "f:note", "x", "token", "guessed"));
+        says(page, 403, "Nothing was changed; go back, load the page again");
+        assertTrue(state().get(new Entry.NoteWritten()).isEmpty());
+        assertTrue(site.get("/jobs/%d/arrive".formatted(job)).body().contains("name=\"token\""), "pages carry it");
+    }
+
+    @Test
+    void appIsNotReachedUnderAnotherHostsName() throws Exception {
+        URI here = URI.create(TestApp.url());
+        try (Socket socket = new Socket(here.getHost(), here.getPort())) {
+            socket.getOutputStream()
+                    .write("GET /jobs HTTP/1.1\r\nHost: elsewhere.invalid\r\nConnection: close\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.startsWith("HTTP/1.1 421"), answer);
+        }
+    }
+
+    @Test
+    void uploadThatBrokeOffSaysSo() throws Exception {
+        HttpRequest broken = HttpRequest.newBuilder(URI.create(TestApp.url() + "/sheets/import"))
+                .header("Cookie", "person=ines; token=t")
+                .header("Content-Type", "multipart/form-data; boundary=b")
+                .POST(BodyPublishers.ofString(
+                        "--b\r\nContent-Disposition: form-data; name=\"sheets\"; filename=\"a.json\"\r\n\r\n{"))
+                .build();
+        says(HttpClient.newHttpClient().send(broken, BodyHandlers.ofString()), 400, "The file did not arrive whole");
+    }
+
+    @Test
+    void tablesThatSomebodySavedMeanwhileAreNotOverwritten() {
+        String mine = StandardTables.text().replace("\"school\": \"crimp cap\"", "\"school\": \"solder sleeve\"");
+        int seen = TestApp.bean(Library.class).revision(Library.TABLES);
+        site.post("/tables", Map.of("body", StandardTables.text(), "seen", String.valueOf(seen)));
+        HttpResponse<String> late = site.post("/tables", Map.of("body", mine, "seen", String.valueOf(seen - 1)));
+        says(late, 409, "Somebody saved the tables meanwhile", "As they are saved now");
+        assertTrue(late.body().contains("solder sleeve"), "what was typed is still there");
     }
 
     @Test

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -72,6 +73,7 @@ public abstract class InBrowser {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setBaseURL(TestApp.url())
+                .setServiceWorkers(keepsPages() ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK)
                 .setAcceptDownloads(true));
         if (!person.isEmpty()) context.addCookies(List.of(new Cookie("person", person).setUrl(TestApp.url())));
         context.setDefaultTimeout(PATIENCE);
@@ -83,6 +85,11 @@ public abstract class InBrowser {
         });
         page.onPageError(e -> console.add(e));
         return page;
+    }
+
+    /** Whether windows keep pages to work without a connection, which asks the app for a whole job's pages. */
+    protected boolean keepsPages() {
+        return false;
     }
 
     protected Page window(String person) {

@@ -28,6 +28,11 @@ class OfflineTest extends InBrowser {
     private Jobs jobs;
     private Job job;
 
+    @Override
+    protected boolean keepsPages() {
+        return true;
+    }
+
     @BeforeEach
     void open() {
         jobs = TestApp.bean(Jobs.class);

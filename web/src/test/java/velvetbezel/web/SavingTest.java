@@ -101,8 +101,10 @@ class SavingTest extends InBrowser {
         page.navigate(path("arrive"));
         page.keyboard().press("3");
         assertThat(page).hasURL(Pattern.compile(".*/wire$"));
+        page.waitForLoadState();
         page.keyboard().press("k");
         assertThat(page).hasURL(Pattern.compile(".*/match$"));
+        page.waitForLoadState();
         page.keyboard().press("j");
         assertThat(page).hasURL(Pattern.compile(".*/wire$"));
     }

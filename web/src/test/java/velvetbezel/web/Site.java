@@ -10,12 +10,14 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.Collectors;
 
 /** Talks to the application by HTTP as one person, without scripts. */
 public final class Site {
     private static final String BOUNDARY = "----test";
+    private static final String TOKEN = "t";
     private final HttpClient client = HttpClient.newHttpClient();
     private final String base;
     private final String person;
@@ -27,7 +29,7 @@ public final class Site {
 
     private HttpRequest.Builder to(String path) {
         return HttpRequest.newBuilder(URI.create(base + path))
-                .header("Cookie", "person=" + person)
+                .header("Cookie", "person=%s; token=%s".formatted(person, TOKEN))
                 .header("Accept", "text/html");
     }
 
@@ -40,7 +42,9 @@ public final class Site {
     }
 
     public HttpResponse<String> post(String path, Map<String, String> form) {
-        String body = form.entrySet().stream()
+        Map<String, String> all = new HashMap<>(form);
+        all.putIfAbsent("token", TOKEN);
+        String body = all.entrySet().stream()
                 .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
                 .collect(Collectors.joining("&"));
         return send(
@@ -67,6 +71,9 @@ public final class Site {
             body.write(file.getValue());
             body.write("\r\n".getBytes(StandardCharsets.UTF_8));
         }
+        body.write("--%s\r\nContent-Disposition: form-data; name=\"token\"\r\n\r\n%s\r\n"
+                .formatted(BOUNDARY, TOKEN)
+                .getBytes(StandardCharsets.UTF_8));
         body.write(("--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return send(
                 to(path).header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)

@@ -48,13 +48,14 @@ class ImportService implements DisposableBean {
     }
 
     UUID sheets(List<MultipartFile> files, String who) {
-        Map<String, String> texts = new LinkedHashMap<>();
-        for (MultipartFile file : files) {
-            if (file.isEmpty()) continue;
-            byte[] bytes = bytes(file);
-            if (name(file).endsWith(".zip")) texts.putAll(Imports.unzip(bytes));
-            else texts.put(name(file), new String(bytes, StandardCharsets.UTF_8));
-        }
+        List<MultipartFile> chosen = files.stream().filter(f -> !f.isEmpty()).toList();
+        Map<String, String> texts = new LinkedHashMap<>(Imports.unzip(chosen.stream()
+                .filter(ImportService::zipped)
+                .map(ImportService::bytes)
+                .toList()));
+        chosen.stream()
+                .filter(f -> !zipped(f))
+                .forEach(f -> texts.put(name(f), new String(bytes(f), StandardCharsets.UTF_8)));
         if (texts.isEmpty())
             throw new InvalidInput(
                     "sheets", "No file was chosen. Choose one or more sheets, as .json files or one ZIP of them.");
@@ -62,6 +63,10 @@ class ImportService implements DisposableBean {
                 intakes.openSheets(files.size() == 1 ? name(files.get(0)) : texts.size() + " files", who, texts.size());
         run(() -> intakes.readSheets(id, texts));
         return id;
+    }
+
+    private static boolean zipped(MultipartFile file) {
+        return name(file).endsWith(".zip");
     }
 
     private static byte[] bytes(MultipartFile file) {

@@ -163,14 +163,19 @@ public record SheetView(
                 "",
                 !(sheet instanceof Sheet.Part p && p.device().isEmpty()),
                 library.revision(sheet.id()),
-                library.history(sheet.id()).stream()
-                        .map(h -> new Past(h.revision(), WHEN.format(h.at()), h.who(), h.what()))
-                        .toList(),
+                past(library, sheet.id()),
                 library.entries(document.kind()).stream()
                         .filter(e -> !e.id().equals(sheet.id()))
                         .limit(MOST_OTHERS)
                         .map(e -> new Other(e.id(), e.name()))
                         .toList());
+    }
+
+    /** What a sheet, or the tables, were before, newest first. */
+    static List<Past> past(Library library, String id) {
+        return library.history(id).stream()
+                .map(h -> new Past(h.revision(), WHEN.format(h.at()), h.who(), h.what()))
+                .toList();
     }
 
     /** What its maker states it draws and bears; empty where nobody does. */

@@ -30,7 +30,7 @@ class TablesController {
 
     @GetMapping("/tables")
     String tables(Model model) {
-        return show(text(), List.of(), model);
+        return show(text(), List.of(), "", model);
     }
 
     private String text() {
@@ -40,21 +40,43 @@ class TablesController {
                 .orElseGet(StandardTables::text);
     }
 
-    private String show(String text, List<String> faults, Model model) {
-        model.addAttribute("view", TablesView.of(library.tables(), text, faults));
+    private String show(String text, List<String> faults, String theirs, Model model) {
+        int revision = library.revision(Library.TABLES);
+        model.addAttribute(
+                "view",
+                TablesView.of(
+                        library.tables(), text, faults, revision, theirs, SheetView.past(library, Library.TABLES)));
         return "library/tables";
     }
 
-    /** The whole of it as text; what was typed stays where it is refused. */
+    /** The whole of it as text; what was typed stays where it is refused. @param seen the revision it changes */
     @PostMapping("/tables")
-    String save(@RequestParam String body, Who.Person who, Model model, HttpServletResponse response) {
+    String save(
+            @RequestParam String body,
+            @RequestParam int seen,
+            Who.Person who,
+            Model model,
+            HttpServletResponse response) {
+        if (seen != library.revision(Library.TABLES)) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            String why =
+                    "Somebody saved the tables meanwhile. Yours are in the field, theirs below it; save once more to replace theirs.";
+            return show(body, List.of(why), text(), model);
+        }
         try {
-            library.take(Map.of("tables.json", body), who.name());
+            if (seen == 0) library.take(Map.of("tables.json", body), who.name());
+            else library.change(Library.TABLES, who.name(), "Changed the tables", seen, tree -> Json.parse(body));
             return "redirect:/tables";
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return show(body, e.faults().stream().map(InputProblem::toString).toList(), model);
+            return show(body, e.faults().stream().map(InputProblem::toString).toList(), "", model);
         }
+    }
+
+    @PostMapping("/tables/bring-back")
+    String bringBack(@RequestParam int seen, @RequestParam int revision, Who.Person who) {
+        library.bringBack(Library.TABLES, who.name(), seen, revision);
+        return "redirect:/tables";
     }
 
     /** How joints are made here, and whether taps are allowed. */
@@ -62,6 +84,7 @@ class TablesController {
     String school(
             @RequestParam String school,
             @RequestParam Optional<String> taps,
+            @RequestParam int seen,
             Who.Person who,
             Model model,
             HttpServletResponse response) {
@@ -69,6 +92,6 @@ class TablesController {
         ((Map<?, ?>) Json.parse(text())).forEach((name, value) -> tree.put((String) name, value));
         tree.put("school", school);
         tree.put("taps", taps.isPresent());
-        return save(Json.write(tree), who, model, response);
+        return save(Json.write(tree), seen, who, model, response);
     }
 }

@@ -5,7 +5,13 @@ import java.util.List;
 import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.Tables;
 
-/** The workshop's tables, read by eye; their text, to be changed. */
+/**
+ * The workshop's tables, read by eye; their text, to be changed.
+ *
+ * @param text     to be changed, or as it was typed and refused
+ * @param revision that the text is a change of
+ * @param theirs   what somebody saved meanwhile, or empty text
+ */
 public record TablesView(
         String name,
         List<String> schools,
@@ -13,10 +19,14 @@ public record TablesView(
         boolean taps,
         List<Section> sections,
         String text,
-        List<String> faults) {
+        List<String> faults,
+        int revision,
+        String theirs,
+        List<SheetView.Past> past) {
     public record Section(String heading, List<String> columns, List<List<String>> rows) {}
 
-    static TablesView of(Tables t, String text, List<String> faults) {
+    static TablesView of(
+            Tables t, String text, List<String> faults, int revision, String theirs, List<SheetView.Past> past) {
         List<Section> sections = List.of(
                 new Section(
                         "Leads in a dash",
@@ -86,7 +96,10 @@ public record TablesView(
                 t.taps(),
                 sections,
                 text,
-                faults);
+                faults,
+                revision,
+                theirs,
+                past);
     }
 
     private static Section sizes(String heading, List<Tables.Size> sizes) {
