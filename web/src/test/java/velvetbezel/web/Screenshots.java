@@ -54,9 +54,6 @@ class Screenshots extends InBrowser {
         match(bench, "/jobs/215/match");
         shot(bench, "/jobs/215/quote?kits=A", "quote");
         shot(bench, "/jobs/215/wire", "wire");
-        bench.navigate("/jobs/214/wire");
-        bench.evaluate("document.querySelector('.bar-line').scrollIntoView({behavior: 'instant'})");
-        picture(bench, "wire-joints");
         shot(bench, "/jobs/214/bench?joint=constant&a=red&b=yellow", "bench");
         shot(bench, "/jobs/215/loads", "loads");
         shot(bench, "/jobs/214/prove", "prove");
@@ -65,13 +62,13 @@ class Screenshots extends InBrowser {
         shot(bench, "/parts?q=plover", "parts");
         shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
-        shot(
-                bench,
-                "/parts/new?car=meridale-plover-2019-amplified&carplug=main&name=Adapter&rca.front=yes&rca.rear=yes&bare=yes",
-                "adapter-in-lines");
         match(bench, "/jobs/218/match");
         picture(bench, "match-kept-radio");
-        shot(window("ines", 390, 844), "/jobs/214/prove", "prove-in-the-car");
+        Page phone = window("ines", 390, 844);
+        shot(phone, "/jobs/214/prove", "prove-in-the-car");
+        shot(phone, "/jobs/217/baseline", "baseline-in-the-car");
+        match(phone, "/jobs/214/match");
+        picture(phone, "match-on-the-phone");
     }
 
     /** The minibus with an opening of its own, for which nothing here holds a radio. */

@@ -93,6 +93,10 @@ public record Frame(
                 trouble.stale());
     }
 
+    public FieldNames names() {
+        return FieldNames.OF_A_JOB;
+    }
+
     public String base() {
         return "/jobs/" + number;
     }
