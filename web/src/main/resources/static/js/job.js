@@ -56,7 +56,14 @@ class JobPage {
     const seen = only.map((control) => control.dataset.seen).find(Boolean);
     const change = { job: this.#job, action: form.action, fields: fields(form, only, seen), back: form.elements.back.value, label: label(only) };
     only.forEach((control) => { delete control.dataset.dirty; delete control.dataset.seen; });
-    const kept = await this.#queue.put(change);
+    let kept;
+    try {
+      kept = await this.#queue.put(change);
+    } catch {
+      typed(form).concat(only).filter((control) => !control.matches('button')).forEach((control) => { control.dataset.dirty = 'yes'; });
+      this.#notice.say('Not saved: this browser has no room left to keep it. What you typed is still here; make room, and try again.');
+      return;
+    }
     this.#mine.add(kept.id);
     // where the answer takes long, work goes on meanwhile
     setTimeout(async () => { if ((await this.#queue.waiting()).some((c) => c.id === kept.id)) this.refresh(); }, IMPATIENT);
@@ -86,23 +93,35 @@ class JobPage {
     if (this.#why) {
       this.#timer = setTimeout(() => this.pump(), RETRY);
       await this.refresh();
-    }
+    } else if (await this.#sentElsewhere()) await this.#fetch();
     await this.#report();
   }
+
+  /** Whether another window sent something of this one. */
+  async #sentElsewhere() {
+    const waiting = new Set((await this.#queue.waiting()).map((c) => c.id));
+    const sent = [...this.#mine].filter((id) => !waiting.has(id));
+    sent.forEach((id) => this.#mine.delete(id));
+    return sent.length > 0;
+  }
+
+  /** The page as it is now, where there is a connection. */
+  async #fetch() { await pageAt(here()).then((fresh) => this.#followed(fresh)).catch(() => { /* as it is */ }); }
 
   async #deliver(change) {
     const result = await post(change);
     if (result.later) return result;
     const more = (await this.#queue.waiting()).length > 1;
-    if (change.job === this.#job && (result.outcome === 'refused' || !more)) await this.#show(change, result);
+    const mine = this.#mine.delete(change.id);
+    if (change.job === this.#job && (result.outcome === 'refused' || !more)) await this.#show(change, result, mine);
     const { page, ...kept } = result;
     return kept;
   }
 
   /** The answer is the page that the change came from; on another page of this job, that page is fetched. */
-  async #show(change, { outcome, page }) {
-    if (!this.#mine.has(change.id)) {
-      if (outcome === 'taken') await pageAt(here()).then((fresh) => this.#followed(fresh)).catch(() => { /* as it is */ });
+  async #show(change, { outcome, page }, mine) {
+    if (!mine) {
+      if (outcome === 'taken') await this.#fetch();
       return;
     }
     if (!page.getElementById('work')?.hasAttribute('data-live')) return;
@@ -150,6 +169,7 @@ class JobPage {
 
   async start() {
     await this.refresh();
+    this.#root.dataset.ready = 'yes';
     await this.pump();
     keepJob(this.#pages());
   }

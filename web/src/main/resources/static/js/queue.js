@@ -1,4 +1,5 @@
 // Changes wait here until the server says what became of them: kept in the browser, sent one after the other.
+import { inMemory } from './memory.js';
 import { openDB } from './vendor/idb.js';
 
 const STORE = 'changes';
@@ -53,11 +54,20 @@ class Queue {
 
   async drop(n) { await (await this.#database).delete(STORE, n); }
 
-  /** Takes the last change of a job back, if it was not sent yet. */
-  async takeBack(job) {
-    const last = (await this.waiting()).filter((c) => c.job === job).pop();
-    if (last) await this.drop(last.n);
-    return Boolean(last);
+  /** Takes the last change of a job back, if it was not sent yet; one that is on its way is waited for. */
+  takeBack(job) {
+    return this.#alone(async () => {
+      const last = (await this.waiting()).filter((c) => c.job === job).pop();
+      if (last) await this.drop(last.n);
+      return Boolean(last);
+    });
+  }
+
+  /** One after the other, over all windows where the browser can. */
+  #alone(run) {
+    if (navigator.locks) return navigator.locks.request(`send ${this.#name}`, run);
+    this.#delivering = this.#delivering.then(run, run);
+    return this.#delivering;
   }
 
   /**
@@ -65,12 +75,7 @@ class Queue {
    * @param send a change to { outcome: "taken" | "refused", seq, answer } or { later: why }
    * @returns why it stopped before the end, or undefined
    */
-  deliver(send) {
-    const run = () => this.#deliver(send);
-    if (navigator.locks) return navigator.locks.request(`send ${this.#name}`, run);
-    this.#delivering = this.#delivering.then(run);
-    return this.#delivering;
-  }
+  deliver(send) { return this.#alone(() => this.#deliver(send)); }
 
   async #deliver(send) {
     for (;;) {
@@ -96,7 +101,8 @@ class Queue {
   }
 }
 
-export function openQueue(name = 'velvet-bezel') {
-  const database = openDB(name, 1, { upgrade: (db) => { db.createObjectStore(STORE, { keyPath: 'n', autoIncrement: true }); } });
-  return new Queue(database, name);
+async function opened(name) {
+  return openDB(name, 1, { upgrade: (db) => { db.createObjectStore(STORE, { keyPath: 'n', autoIncrement: true }); } });
 }
+
+export function openQueue(name = 'velvet-bezel') { return new Queue(opened(name).catch(inMemory), name); }

@@ -91,7 +91,10 @@ class OfflineTest extends InBrowser {
         page.context().setOffline(true);
         List<String> checks = new ArrayList<>();
         for (int i = 0; i < ENOUGH; i++) {
-            if (i == ENOUGH / 2) page.reload();
+            if (i == ENOUGH / 2) {
+                page.reload();
+                assertThat(page.locator("body[data-ready]")).hasCount(1);
+            }
             String before = check(page);
             checks.add(before);
             page.locator("#right").click();
@@ -99,6 +102,7 @@ class OfflineTest extends InBrowser {
         }
         assertThat(page.locator("#saving")).containsText("Not sent yet: 10 changes, no connection");
         page.navigate(path("bench"));
+        assertThat(page.locator("body[data-ready]")).hasCount(1);
         List<String> joints = new ArrayList<>();
         for (int i = 0; i < ENOUGH; i++) {
             String before = page.locator("#work form[data-card]").getAttribute("data-card");
@@ -240,6 +244,19 @@ class OfflineTest extends InBrowser {
         page.context().setOffline(false);
         page.reload();
         assertEquals(Optional.empty(), stored("note"));
+        assertEquals(Optional.of("Amsel"), stored("customer"));
+    }
+
+    /** One window sends for both, and the other follows. */
+    @Test
+    void twoWindowsOfOneDeviceBothFollow() {
+        Page one = window("ines");
+        one.navigate(path("arrive"));
+        Page two = one.context().newPage();
+        two.navigate(path("wire"));
+        saved(one, () -> one.locator("#customer").fill("Amsel"));
+        saved(two, () -> two.getByLabel(Pattern.compile("Joint 1, .*: joined")).click());
+        assertThat(two.locator(".btn-done")).hasCount(1);
         assertEquals(Optional.of("Amsel"), stored("customer"));
     }
 

@@ -85,6 +85,39 @@ class QueueTest extends InBrowser {
                         return [before, (await queue.refused()).length];"""));
     }
 
+    @Test
+    void whatIsOnItsWayIsNotTakenBack() {
+        assertEquals(
+                "[false,[\"a\"],true,0]",
+                run(
+                        """
+                        await queue.put(change('a'));
+                        const sent = [];
+                        const way = queue.deliver(async (c) => { await new Promise((r) => setTimeout(r, 100)); sent.push(c.label); return { outcome: 'taken', seq: 2 }; });
+                        const back = await queue.takeBack(7);
+                        await way;
+                        await queue.put(change('b'));
+                        return [back, sent, await queue.takeBack(7), (await queue.waiting()).length];"""));
+    }
+
+    /** A private window has no database: the queue works, and keeps for as long as the window is open. */
+    @Test
+    void withoutADatabaseTheQueueIsKeptInMemory() {
+        assertEquals(
+                "[[\"a\",\"b\"],[\"b\"],0]",
+                run(
+                        """
+                        indexedDB.open = () => { throw new DOMException('no', 'InvalidStateError'); };
+                        const { openQueue } = await import(document.querySelector('script[type=module]').src.replace('app.js', 'queue.js'));
+                        const other = openQueue('in memory');
+                        await other.put(change('a'));
+                        await other.put(change('b', 'f:customer'));
+                        const before = (await other.waiting()).map((c) => c.label);
+                        const sent = [];
+                        await other.deliver(async (c) => { if (c.label === 'b') sent.push(c.label); return { outcome: 'taken', seq: 2 }; });
+                        return [before, sent, (await other.waiting()).length];"""));
+    }
+
     /** A page kept from before does not know what was sent after it was made. */
     @Test
     void whatWasSentAfterAPageWasMadeIsStillSaidOnIt() {
