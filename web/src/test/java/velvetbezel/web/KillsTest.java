@@ -60,8 +60,10 @@ class KillsTest extends InBrowser {
             if (!queued) notQueued++;
             if (!arrives(device, page, value) && queued) lost.add(value);
             if (!page.isClosed()) page.close();
+            System.out.printf(
+                    "%d kills, %d changes lost, %d were not queued when the window went%n",
+                    i + 1, lost.size(), notQueued);
         }
-        System.out.printf("%d changes lost, %d were not queued when the window went%n", lost.size(), notQueued);
         assertEquals(List.of(), lost);
     }
 

@@ -10,7 +10,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -36,16 +35,7 @@ class OfflineTest extends InBrowser {
     @BeforeEach
     void open() {
         jobs = TestApp.bean(Jobs.class);
-        job = jobs.create(
-                "A job in the yard",
-                "Ines Hallam",
-                JobCodec.changes(Map.of(
-                        "vehicle",
-                        "corrick-ferryman-2006",
-                        "radio",
-                        "pebblefen-p2",
-                        "parts",
-                        "quillmoor-ferryman-frame,thornlea-iso-steering")));
+        job = TestJobs.minibusWithKit(jobs, "A job in the yard");
     }
 
     private String path(String station) {

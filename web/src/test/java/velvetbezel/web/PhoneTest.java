@@ -9,13 +9,11 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
 import velvetbezel.store.Job;
-import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 
 /** In the car: one thing at a time, reached with a thumb. */
@@ -31,16 +29,7 @@ class PhoneTest extends InBrowser {
     @BeforeEach
     void open() {
         jobs = TestApp.bean(Jobs.class);
-        job = jobs.create(
-                "A job in the car",
-                "Ines Hallam",
-                JobCodec.changes(Map.of(
-                        "vehicle",
-                        "corrick-ferryman-2006",
-                        "radio",
-                        "pebblefen-p2",
-                        "parts",
-                        "quillmoor-ferryman-frame,thornlea-iso-steering")));
+        job = TestJobs.minibusWithKit(jobs, "A job in the car");
         page = window("ines", WIDTH, 844);
     }
 

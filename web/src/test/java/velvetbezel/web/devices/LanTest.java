@@ -27,11 +27,11 @@ import org.springframework.context.ConfigurableApplicationContext;
 import velvetbezel.job.Entry;
 import velvetbezel.store.Devices;
 import velvetbezel.store.Job;
-import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.web.InBrowser;
 import velvetbezel.web.Site;
 import velvetbezel.web.TestApp;
+import velvetbezel.web.TestJobs;
 
 /** A phone of the workshop: it fetches the certificate, signs in, works without a connection, and comes back. */
 class LanTest extends InBrowser {
@@ -102,16 +102,7 @@ class LanTest extends InBrowser {
     @Test
     void phoneFetchesTheCertificateSignsInWorksOfflineAndComesBack() throws Exception {
         Jobs jobs = workshop.getBean(Jobs.class);
-        Job job = jobs.create(
-                "A job in the yard",
-                "Ines Hallam",
-                JobCodec.changes(Map.of(
-                        "vehicle",
-                        "corrick-ferryman-2006",
-                        "radio",
-                        "pebblefen-p2",
-                        "parts",
-                        "quillmoor-ferryman-frame,thornlea-iso-steering")));
+        Job job = TestJobs.minibusWithKit(jobs, "A job in the yard");
         String prove = "/jobs/%d/prove".formatted(job.number());
         try (Browser phone = phone()) {
             BrowserContext context = phone.newContext(new Browser.NewContextOptions()
