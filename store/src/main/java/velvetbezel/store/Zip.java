@@ -80,9 +80,14 @@ final class Zip {
 
     /** Names are in UTF-8 or, where they cannot be, in the alphabet that the format began with. Empty if damaged. */
     private static Optional<Map<String, String>> unpacked(byte[] bytes, Budget budget) {
+        int before = budget.bytes;
+        int entries = budget.entries;
         try {
             return Optional.of(unpacked(bytes, StandardCharsets.UTF_8, budget));
         } catch (IOException | IllegalArgumentException e) {
+            // what the first try unpacked is not unpacked twice
+            budget.bytes = before;
+            budget.entries = entries;
             try {
                 return Optional.of(unpacked(bytes, OLD_NAMES, budget));
             } catch (IOException | IllegalArgumentException damaged) {

@@ -329,6 +329,19 @@ class IntakeTest extends Importing {
         assertEquals(Map.of("t\u00fcr.json", "{}"), Imports.unzip(bytes.toByteArray()));
     }
 
+    /** The first try, in UTF-8, reads up to the name; what it unpacked does not count against the second. */
+    @Test
+    void largeZipWithALateNameThatIsNotUtf8IsReadToo() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes, Charset.forName("IBM437"))) {
+            zip.putNextEntry(new ZipEntry("a.json"));
+            zip.write(" ".repeat(40_000_000).getBytes(StandardCharsets.UTF_8));
+            zip.putNextEntry(new ZipEntry("t\u00fcr.json"));
+            zip.write("{}".getBytes(StandardCharsets.UTF_8));
+        }
+        assertEquals(2, Imports.unzip(bytes.toByteArray()).size());
+    }
+
     @Test
     void textBeyondWhatIsReadIsRefusedInWords() {
         String deep = "[".repeat(101) + "]".repeat(101);

@@ -35,10 +35,3 @@ export function follow(page) {
   loads += 1;
   document.body.dataset.loads = loads;
 }
-
-/** The page at an address, by the network or as it was kept. */
-export async function pageAt(url) {
-  const answer = await fetch(url, { headers: { Accept: 'text/html' } });
-  if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
-  return new DOMParser().parseFromString(await answer.text(), 'text/html');
-}

@@ -1,5 +1,6 @@
 // Follows something that is being read or taken in.
-import { morph, pageAt } from './follow.js';
+import { morph } from './follow.js';
+import { pageAt } from './page.js';
 
 const PAUSE = 600;
 

@@ -1,7 +1,8 @@
 // Saves what is changed at a job as it is made: into the queue first, then to the server; the page follows.
-import { follow, pageAt } from './follow.js';
+import { follow } from './follow.js';
 import { keepJob } from './keep.js';
-import { post, seqOf } from './post.js';
+import { isStation, pageAt, pageOf, seqOf } from './page.js';
+import { post } from './post.js';
 import { openQueue } from './queue.js';
 import { Notice, advance, showSaid } from './unsent.js';
 
@@ -79,8 +80,8 @@ class JobPage {
     }
     try {
       const answer = await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)), headers: { Accept: 'text/html' } });
-      const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-      if (page.getElementById('work')?.hasAttribute('data-live')) await this.#followed(page);
+      const page = pageOf(await answer.text());
+      if (isStation(page)) await this.#followed(page);
       else location.assign(answer.url);
     } catch {
       this.#notice.say('Not done: this needs a connection.');
@@ -124,7 +125,7 @@ class JobPage {
       if (outcome === 'taken') await this.#fetch();
       return;
     }
-    if (!page.getElementById('work')?.hasAttribute('data-live')) return;
+    if (!isStation(page)) return;
     if (outcome === 'taken') history.replaceState(null, '', change.back);
     else this.#notice.hide(change.n);
     await this.#followed(page);
@@ -256,7 +257,7 @@ async function watch() {
     await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
     try {
       const page = await pageAt(location.href);
-      if (page.getElementById('work')?.hasAttribute('data-live')) follow(page);
+      if (isStation(page)) follow(page);
     } catch { /* the next try follows */ }
   }
 }

@@ -1,6 +1,7 @@
 // What is typed in lines is read at once: faces, open questions and functions follow every key. Without this the page
 // works with its buttons.
 import { morph } from './follow.js';
+import { pageOf } from './page.js';
 
 const PAUSE = 120;
 
@@ -15,7 +16,7 @@ class LinesForm {
     const mine = ++this.#asked;
     const answer = await fetch(this.#form.action, { method: 'POST', body: new URLSearchParams(new FormData(this.#form)) });
     if (mine !== this.#asked || !answer.ok) return;
-    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const page = pageOf(await answer.text());
     for (const fresh of page.querySelectorAll('[data-live]')) {
       const shown = this.#form.querySelector(`[data-live="${fresh.dataset.live}"]`);
       if (shown) morph(shown, fresh);

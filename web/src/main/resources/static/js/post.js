@@ -1,10 +1,7 @@
 // Sends one change, and says what became of it.
+import { pageOf, seqOf } from './page.js';
+
 const PATIENCE = 20000;
-
-function pageOf(html) { return new DOMParser().parseFromString(html, 'text/html'); }
-
-/** The version of the job that a page shows. */
-export function seqOf(page) { return Number(page.getElementById('work')?.dataset.seq ?? 0); }
 
 /** What a refusal says, in the server's words. */
 function words(page) {

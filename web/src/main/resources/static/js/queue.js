@@ -12,6 +12,9 @@ export function newName() {
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 }
 
+/** What a change says of the job, without what goes along. */
+export function entriesOf(change) { return change.fields.filter(([name]) => name.startsWith('f:')); }
+
 /**
  * A change is { job, action, fields: [[name, value]], back, label }; the queue adds n (its place), id, at and state:
  * "waiting", "sent" (kept for a while: pages kept from before do not know it yet) or "refused" (until somebody decides).
@@ -47,7 +50,7 @@ class Queue {
     const said = new Map();
     for (const c of await this.all(job)) {
       if (c.state === 'refused' || (c.state === 'sent' && c.seq <= seq)) continue;
-      for (const [name, value] of c.fields) if (name.startsWith('f:')) said.set(name, { value, waits: c.state === 'waiting' });
+      for (const [name, value] of entriesOf(c)) said.set(name, { value, waits: c.state === 'waiting' });
     }
     return said;
   }
@@ -92,9 +95,9 @@ class Queue {
     const changes = (await this.#database).transaction(STORE, 'readwrite');
     await changes.store.put({ ...change, state: outcome === 'taken' ? 'sent' : 'refused', seq, answer });
     const all = await changes.store.getAll();
-    const names = change.fields.map(([name]) => name).filter((name) => name.startsWith('f:'));
+    const names = entriesOf(change).map(([name]) => name);
     const superseded = outcome !== 'taken' ? [] : all.filter((c) => c.state === 'refused' && c.job === change.job && c.n < change.n
-      && c.fields.filter(([name]) => name.startsWith('f:')).every(([name]) => names.includes(name)));
+      && entriesOf(c).every(([name]) => names.includes(name)));
     const old = all.filter((c) => c.state === 'sent').slice(0, -SENT_KEPT);
     for (const c of [...superseded, ...old]) await changes.store.delete(c.n);
     await changes.done;

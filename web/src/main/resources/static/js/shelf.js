@@ -1,5 +1,6 @@
 // Searches while a person types, and moves through the hits by keyboard.
-import { morph, pageAt } from './follow.js';
+import { morph } from './follow.js';
+import { pageAt } from './page.js';
 
 const PAUSE = 180;
 const FIELD = 'shelf-q';

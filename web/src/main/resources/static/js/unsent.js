@@ -1,5 +1,7 @@
 // Shows on the page what was said and not sent yet, and what was refused; goes on to the next card without a connection.
-import { morph, pageAt } from './follow.js';
+import { morph } from './follow.js';
+import { pageAt } from './page.js';
+import { entriesOf } from './queue.js';
 
 /** Puts what is newer than the page into its fields. */
 export function showSaid(root, said) {
@@ -33,7 +35,10 @@ export async function advance(said) {
   const page = await pageAt(ahead.dataset.ahead);
   const cards = [...page.querySelectorAll('[data-card]')];
   const here = cards.findIndex((c) => c.dataset.card === shown.dataset.card);
-  const open = (c) => !said.get(`f:${c.dataset.card}`)?.value && (said.has(`f:${c.dataset.card}`) || !('answered' in c.dataset));
+  const open = (c) => {
+    const mine = said.get(`f:${c.dataset.card}`);
+    return mine ? !mine.value : !('answered' in c.dataset);
+  };
   const next = [...cards.slice(here + 1), ...cards.slice(0, Math.max(0, here))].find(open) ?? page.querySelector('[data-cards-end]');
   if (next) morph(shown, next);
 }
@@ -52,10 +57,7 @@ export class Notice {
   hide(n) { this.#hidden.add(n); }
 
   say(text) {
-    const line = document.createElement('p');
-    line.className = 'waits';
-    line.textContent = text;
-    this.#region.replaceChildren(line);
+    this.#region.replaceChildren(made('p', { className: 'waits', textContent: text }));
   }
 
   show(waiting, refused, why) {
@@ -65,46 +67,30 @@ export class Notice {
   }
 
   #line(count, why) {
-    const line = document.createElement('p');
-    line.className = 'waits';
-    line.textContent = `Not sent yet: ${count} ${count === 1 ? 'change' : 'changes'}, ${why}. Kept here, and tried again.`;
+    const changes = count === 1 ? 'change' : 'changes';
+    const line = made('p', { className: 'waits', textContent: `Not sent yet: ${count} ${changes}, ${why}. Kept here, and tried again.` });
     const door = DOORS[why];
-    if (door) line.append(' ', link(`${door}?back=${encodeURIComponent(location.pathname)}`, 'Do it now'));
+    if (door) line.append(' ', made('a', { href: `${door}?back=${encodeURIComponent(location.pathname)}`, textContent: 'Do it now' }));
     return line;
   }
 
   #choice(change) {
-    const box = document.createElement('div');
-    box.className = 'refused';
+    const box = made('div', { className: 'refused' });
     box.setAttribute('role', 'alert');
-    const head = document.createElement('p');
-    head.append(bold(`Not taken: job ${change.job}, ${change.label}.`), ' ', change.answer);
-    const mine = document.createElement('p');
-    const values = change.fields.filter(([name]) => name.startsWith('f:')).map(([, value]) => value || 'nothing');
+    const head = made('p');
+    head.append(made('b', { textContent: `Not taken: job ${change.job}, ${change.label}.` }), ' ', change.answer);
+    const mine = made('p');
+    const values = entriesOf(change).map(([, value]) => value || 'nothing');
     if (!change.answer.includes('Yours: ')) mine.textContent = `Yours: ${values.join(', ')}`;
     box.append(head, mine, button('Send mine again', 'again', change.n), ' ', button('Drop mine', 'drop', change.n));
     return box;
   }
 }
 
-function bold(text) {
-  const b = document.createElement('b');
-  b.textContent = text;
-  return b;
-}
-
-function link(href, text) {
-  const a = document.createElement('a');
-  a.href = href;
-  a.textContent = text;
-  return a;
-}
+function made(tag, properties) { return Object.assign(document.createElement(tag), properties); }
 
 function button(text, what, n) {
-  const b = document.createElement('button');
-  b.type = 'button';
-  b.className = 'btn btn-quiet';
+  const b = made('button', { type: 'button', className: 'btn btn-quiet', textContent: text });
   b.dataset[what] = n;
-  b.textContent = text;
   return b;
 }

@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
@@ -44,6 +45,8 @@ public abstract class InBrowser {
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = launch(Map.of());
+        // what could not be sent is tried again after three seconds
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     }
 
     /** Another browser, with surroundings of its own. */

@@ -2,8 +2,6 @@ package velvetbezel.web.arrive;
 
 import static velvetbezel.store.JobCodec.key;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import velvetbezel.function.CarFunction;
@@ -13,6 +11,7 @@ import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Question;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Addresses;
 import velvetbezel.web.shell.Words;
 
 /**
@@ -54,17 +53,17 @@ public record BaselineView(
         Optional<CarFunction> current = functions.stream()
                 .filter(f -> asked.map(f.id().text()::equals).orElseGet(() -> !open.has(entry(f))))
                 .findFirst();
-        int left = rest(open).size();
+        List<String> rest = rest(open);
         return new BaselineView(
                 Frame.of(open, Station.ARRIVE, trouble),
-                left == 0
+                rest.isEmpty()
                         ? "The baseline is taken"
                         : "%s to try before anything is touched"
-                                .formatted(Words.sentence(Words.count(left, "function"))),
+                                .formatted(Words.sentence(Words.count(rest.size(), "function"))),
                 "What worked at arrival must work at the hand-over; what was faulty before is not yours.",
                 current.map(f -> card(open, f, functions)),
                 marks(open),
-                rest(open));
+                rest);
     }
 
     private static Entry.BaselineTaken entry(CarFunction f) {
@@ -84,8 +83,7 @@ public record BaselineView(
     }
 
     private static String address(OpenJob open, CarFunction f) {
-        return "/jobs/%d/baseline?function=%s"
-                .formatted(open.job().number(), URLEncoder.encode(f.id().text(), StandardCharsets.UTF_8));
+        return "/jobs/%d/baseline?function=%s".formatted(open.job().number(), Addresses.encoded(f.id().text()));
     }
 
     private static List<Question.Mark> marks(OpenJob open) {

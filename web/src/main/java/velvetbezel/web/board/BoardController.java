@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -30,6 +29,7 @@ import velvetbezel.store.Library;
 import velvetbezel.web.job.JobOpener;
 import velvetbezel.web.job.KitWarmUp;
 import velvetbezel.web.job.Summaries;
+import velvetbezel.web.shell.Download;
 import velvetbezel.web.shell.Today;
 import velvetbezel.web.shell.Who;
 
@@ -134,9 +134,6 @@ class BoardController {
     @GetMapping("/jobs/{number}/archive.zip")
     ResponseEntity<byte[]> archive(@PathVariable int number) {
         Job job = opener.open(number).job();
-        return ResponseEntity.ok()
-                .contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job-%d.zip\"".formatted(number))
-                .body(archive.write(job));
+        return Download.of("job-%d.zip".formatted(number), MediaType.valueOf("application/zip"), archive.write(job));
     }
 }

@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.time.Duration;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -20,8 +19,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.store.Devices;
+import velvetbezel.web.shell.Addresses;
+import velvetbezel.web.shell.Download;
 import velvetbezel.web.shell.NotFound;
-import velvetbezel.web.shell.Who;
 
 /** Phones and other devices: how they are connected, who is signed in, signing in. */
 @Controller
@@ -68,15 +68,10 @@ class DevicesController {
     @GetMapping("/ca.crt")
     ResponseEntity<byte[]> certificate() throws IOException {
         needsLan();
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("application/x-x509-ca-cert"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("velvet-bezel-workshop.crt")
-                                .build()
-                                .toString())
-                .body(Files.readAllBytes(lan.file("ca.crt")));
+        return Download.of(
+                "velvet-bezel-workshop.crt",
+                MediaType.parseMediaType("application/x-x509-ca-cert"),
+                Files.readAllBytes(lan.file("ca.crt")));
     }
 
     private void needsLan() {
@@ -92,7 +87,7 @@ class DevicesController {
 
     private static String ask(String problem, String back, String name, Model model) {
         model.addAttribute("problem", problem);
-        model.addAttribute("back", Who.local(back));
+        model.addAttribute("back", Addresses.local(back));
         model.addAttribute("name", name);
         return "devices/sign-in";
     }
@@ -123,6 +118,6 @@ class DevicesController {
         String called = name.isBlank() ? "a device" : name.strip();
         String kept = called.length() > MOST_NAME ? called.substring(0, MOST_NAME) : called;
         response.addHeader(HttpHeaders.SET_COOKIE, signIn.cookie(kept).toString());
-        return "redirect:" + Who.local(back);
+        return "redirect:" + Addresses.local(back);
     }
 }

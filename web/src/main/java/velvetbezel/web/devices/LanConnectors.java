@@ -43,15 +43,7 @@ class LanConnectors implements WebServerFactoryCustomizer<TomcatServletWebServer
     private static Connector listening(int port) {
         Connector connector = new Connector();
         connector.setPort(port);
-        ((AbstractHttp11Protocol<?>) connector.getProtocolHandler()).setAddress(anywhere());
+        connector.setProperty("address", EVERYWHERE);
         return connector;
-    }
-
-    private static java.net.InetAddress anywhere() {
-        try {
-            return java.net.InetAddress.getByName(EVERYWHERE);
-        } catch (java.net.UnknownHostException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -1,6 +1,7 @@
 package velvetbezel.web.devices;
 
 import java.security.SecureRandom;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.slf4j.Logger;
@@ -57,7 +58,7 @@ class Passphrase implements ApplicationRunner {
 
     /** @param typed with or without hyphens, spaces and capital letters */
     boolean isRight(String typed) {
-        String letters = typed.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]", "");
+        String letters = typed.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
         if (letters.length() != GROUPS * LETTERS_IN_GROUP) return false;
         String written = letters.replaceAll("(.{4})(?=.)", "$1-");
         return devices.passphraseHash()

@@ -2,26 +2,23 @@ package velvetbezel.web.devices;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Duration;
-import java.util.Arrays;
 import java.util.Base64;
 import java.util.HexFormat;
-import java.util.Optional;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import velvetbezel.store.Devices;
+import velvetbezel.web.shell.Addresses;
+import velvetbezel.web.shell.Who;
 
 /** What comes by the network is let in once its device has signed in; this machine's own browser needs nothing. */
 @Component
@@ -71,7 +68,7 @@ class SignIn extends OncePerRequestFilter {
         boolean here = !lan.on() || request.getLocalPort() != lan.port();
         if (here || OPEN.matcher(path).matches() || signedIn(request)) chain.doFilter(request, response);
         else if (request.getMethod().equals("GET"))
-            response.sendRedirect(PAGE + "?back=" + URLEncoder.encode(asked(request), StandardCharsets.UTF_8));
+            response.sendRedirect(PAGE + "?back=" + Addresses.encoded(Addresses.asked(request)));
         else {
             response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
             response.setContentType("text/plain; charset=utf-8");
@@ -80,17 +77,11 @@ class SignIn extends OncePerRequestFilter {
         }
     }
 
-    private static String asked(HttpServletRequest request) {
-        return request.getRequestURI() + (request.getQueryString() == null ? "" : "?" + request.getQueryString());
-    }
-
     private boolean signedIn(HttpServletRequest request) {
-        Optional<String> key = Stream.ofNullable(request.getCookies())
-                .flatMap(Arrays::stream)
-                .filter(c -> c.getName().equals(COOKIE))
-                .map(Cookie::getValue)
-                .findFirst();
-        return key.map(SignIn::digest).filter(devices::knows).isPresent();
+        return Who.sent(request, COOKIE)
+                .map(SignIn::digest)
+                .filter(devices::knows)
+                .isPresent();
     }
 
     private static String digest(String key) {

@@ -41,8 +41,7 @@ public class Changes {
      * @throws OtherDesign  if the page showed another kit
      * @throws velvetbezel.store.StaleEdit if somebody else changed one of the entries since
      */
-    public void change(int number, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
-        OpenJob before = opener.open(number);
+    void change(OpenJob before, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
         List<Change<?>> made = read(typed, before.catalogue());
         if (first(made).isEmpty()) refuseOtherDesign(before, made, shown);
         change(before, by, seen, made);

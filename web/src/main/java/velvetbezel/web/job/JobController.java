@@ -9,7 +9,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -71,7 +70,7 @@ class JobController {
         String page = within(open, back);
         response.setHeader(OUTCOME, "refused");
         try {
-            changes.change(open.job().number(), sender(who, change, typed), seen, typed, named(form, SHOWN));
+            changes.change(open, sender(who, change, typed), seen, typed, named(form, SHOWN));
             response.setHeader(OUTCOME, "taken");
             return queue.isEmpty()
                     ? new RedirectView(page)
@@ -120,8 +119,8 @@ class JobController {
 
     /** Writes what was measured on this car into its sheet. */
     @PostMapping("/jobs/{number}/offer")
-    String offer(@PathVariable int number, OpenJob open, Who.Person who) {
-        measured.offer(number, who.name());
+    String offer(OpenJob open, Who.Person who) {
+        measured.offer(open.job(), who.name());
         return "redirect:/sheets/" + open.text(new Entry.VehicleChosen());
     }
 

@@ -11,11 +11,9 @@ import velvetbezel.store.Library;
 /** Writes what was measured on a job's car into the vehicle's sheet, so that the next fitter of this model has it. */
 @Service
 class MeasuredFacts {
-    private final JobOpener opener;
     private final Library library;
 
-    MeasuredFacts(JobOpener opener, Library library) {
-        this.opener = opener;
+    MeasuredFacts(Library library) {
         this.library = library;
     }
 
@@ -34,15 +32,14 @@ class MeasuredFacts {
     /**
      * @throws velvetbezel.sheet.InvalidInput if the vehicle's sheet is not in the library or would not be a good one
      */
-    void offer(int number, String who) {
-        Job job = opener.open(number).job();
+    void offer(Job job, String who) {
         String vehicle = job.state().get(new Entry.VehicleChosen()).orElse("");
         Map<String, String> facts = facts(job);
         if (facts.isEmpty()) return;
         library.change(
                 vehicle,
                 who,
-                "Measured on job %d: %s".formatted(number, String.join(", ", List.copyOf(facts.keySet()))),
+                "Measured on job %d: %s".formatted(job.number(), String.join(", ", List.copyOf(facts.keySet()))),
                 library.revision(vehicle),
                 tree -> {
                     Object changed = tree;
@@ -51,7 +48,7 @@ class MeasuredFacts {
                                 changed,
                                 fact.getKey(),
                                 JobOpener.value(fact.getKey(), fact.getValue()),
-                                "job " + number);
+                                "job " + job.number());
                     return changed;
                 });
     }

@@ -1,8 +1,6 @@
 package velvetbezel.web.library;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -16,6 +14,7 @@ import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
 import velvetbezel.store.Library;
+import velvetbezel.web.shell.Addresses;
 import velvetbezel.web.shell.Who;
 
 /** Sheets changed by hand. */
@@ -82,10 +81,7 @@ class EditController {
         try {
             editing.position(id, who.name(), seen, typed);
             return "redirect:/sheets/%s/edit?plug=%s&position=%s"
-                    .formatted(
-                            id,
-                            URLEncoder.encode(plug, StandardCharsets.UTF_8),
-                            URLEncoder.encode(position, StandardCharsets.UTF_8));
+                    .formatted(id, Addresses.encoded(plug), Addresses.encoded(position));
         } catch (InvalidInput e) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return show(id, plug, position, Optional.of(typed), e.faults(), model);

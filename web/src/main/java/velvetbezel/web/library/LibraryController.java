@@ -19,6 +19,7 @@ import velvetbezel.store.Library;
 import velvetbezel.store.Listing;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.Suppliers;
+import velvetbezel.web.shell.Download;
 
 /** The shelves: search and filter, one sheet or part, export. */
 @Controller
@@ -87,27 +88,21 @@ class LibraryController {
         Document document = editing.find(id);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(id + ".json"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, Download.named(id + ".json"))
                 .body(Json.write(Json.parse(document.body())));
     }
 
     @GetMapping("/{shelf:vehicles|radios|parts}.zip")
     ResponseEntity<byte[]> exportAll(@PathVariable String shelf) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".zip"))
-                .body(library.zip(shelf.substring(0, shelf.length() - 1)));
+        byte[] zip = library.zip(shelf.substring(0, shelf.length() - 1));
+        return Download.of(shelf + ".zip", MediaType.valueOf("application/zip"), zip);
     }
 
     @GetMapping("/{shelf:radios|parts}.csv")
     void exportList(@PathVariable String shelf, HttpServletResponse response) throws IOException {
         response.setContentType("text/csv; charset=utf-8");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment(shelf + ".csv"));
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, Download.named(shelf + ".csv"));
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
         library.writeList(shelf.substring(0, shelf.length() - 1), response.getWriter());
-    }
-
-    private static String attachment(String file) {
-        return "attachment; filename=\"%s\"".formatted(file);
     }
 }

@@ -4,8 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -20,6 +18,7 @@ import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Paper;
 import velvetbezel.web.job.Rates;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Download;
 
 /** Match: the kits, and beside them substitutes, reasons, extras, goods-in, the quote and the work behind it. */
 @Controller
@@ -85,14 +84,10 @@ class MatchController {
     /** The same as a file. */
     @GetMapping("/jobs/{number}/quote.pdf")
     ResponseEntity<byte[]> quotePdf(OpenJob open, @RequestParam(defaultValue = "") String kits) {
-        String file = ContentDisposition.attachment()
-                .filename("quote-job-%d.pdf".formatted(open.job().number()))
-                .build()
-                .toString();
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, file)
-                .body(paper.pdf("match/quote-paper", quote(open, kits)));
+        return Download.of(
+                "quote-job-%d.pdf".formatted(open.job().number()),
+                MediaType.APPLICATION_PDF,
+                paper.pdf("match/quote-paper", quote(open, kits)));
     }
 
     private QuoteView quote(OpenJob open, String kits) {

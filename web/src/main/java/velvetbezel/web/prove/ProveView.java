@@ -54,8 +54,7 @@ public record ProveView(
     /** All checks at once, sent ahead for work without a connection. */
     public record Ahead(Frame frame, List<Current> cards, List<TestLine> lines) {
         static Ahead of(OpenJob open) {
-            List<OpenJob.Tried> due =
-                    open.tried().stream().filter(t -> t.check().due()).toList();
+            List<OpenJob.Tried> due = due(open);
             return new Ahead(
                     Frame.of(open, Station.PROVE, Frame.Trouble.NONE),
                     due.stream().map(t -> current(open, t, due)).toList(),
@@ -65,8 +64,7 @@ public record ProveView(
 
     static ProveView of(OpenJob open, Optional<String> asked, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.PROVE, trouble);
-        List<OpenJob.Tried> due =
-                open.tried().stream().filter(t -> t.check().due()).toList();
+        List<OpenJob.Tried> due = due(open);
         if (due.isEmpty())
             return new ProveView(
                     frame,
@@ -96,6 +94,10 @@ public record ProveView(
                         .filter(t -> !t.check().due())
                         .map(t -> TestLine.of(open, t, false))
                         .toList());
+    }
+
+    private static List<OpenJob.Tried> due(OpenJob open) {
+        return open.tried().stream().filter(t -> t.check().due()).toList();
     }
 
     private static String heading(List<OpenJob.Tried> due) {

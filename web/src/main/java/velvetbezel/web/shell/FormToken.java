@@ -1,17 +1,15 @@
 package velvetbezel.web.shell;
 
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
 import java.time.Duration;
-import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Component;
@@ -34,7 +32,7 @@ class FormToken implements HandlerInterceptor, RequestDataValueProcessor {
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws IOException {
-        Optional<String> sent = sent(request);
+        Optional<String> sent = Who.sent(request, NAME);
         if (HARMLESS.contains(request.getMethod())) {
             request.setAttribute(NAME, sent.orElseGet(() -> made(response)));
             return true;
@@ -53,18 +51,10 @@ class FormToken implements HandlerInterceptor, RequestDataValueProcessor {
         return false;
     }
 
-    private static Optional<String> sent(HttpServletRequest request) {
-        return Stream.ofNullable(request.getCookies())
-                .flatMap(Arrays::stream)
-                .filter(c -> c.getName().equals(NAME))
-                .map(Cookie::getValue)
-                .findFirst();
-    }
-
     private String made(HttpServletResponse response) {
         byte[] bytes = new byte[BYTES];
         random.nextBytes(bytes);
-        String token = java.util.HexFormat.of().formatHex(bytes);
+        String token = HexFormat.of().formatHex(bytes);
         ResponseCookie cookie = ResponseCookie.from(NAME, token)
                 .path("/")
                 .maxAge(KEPT)

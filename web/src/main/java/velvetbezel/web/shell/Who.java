@@ -4,10 +4,7 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,6 +18,7 @@ import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.WebUtils;
 import velvetbezel.store.Jobs;
 
 /**
@@ -43,11 +41,6 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
         this.jobs = jobs;
     }
 
-    /** A page of ours, whatever was sent. */
-    public static String local(String back) {
-        return back.matches("/[A-Za-z0-9][!-\\[\\]-~]*") ? back : "/jobs";
-    }
-
     List<velvetbezel.store.Person> people() {
         return jobs.people();
     }
@@ -61,12 +54,9 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
                 .build();
     }
 
-    private static Optional<String> sent(HttpServletRequest request, String cookie) {
-        return Optional.ofNullable(request.getCookies()).stream()
-                .flatMap(Arrays::stream)
-                .filter(c -> c.getName().equals(cookie))
-                .map(Cookie::getValue)
-                .findFirst();
+    /** What a browser sent under a cookie's name. */
+    public static Optional<String> sent(HttpServletRequest request, String cookie) {
+        return Optional.ofNullable(WebUtils.getCookie(request, cookie)).map(Cookie::getValue);
     }
 
     private Optional<Person> of(HttpServletRequest request) {
@@ -97,9 +87,8 @@ public class Who implements HandlerInterceptor, HandlerMethodArgumentResolver {
                 response.addHeader(HttpHeaders.SET_COOKIE, newDevice().toString());
             return true;
         }
-        String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
-        String back = request.getMethod().equals("GET") ? request.getRequestURI() + query : "/jobs";
-        response.sendRedirect("/who?back=" + URLEncoder.encode(back, StandardCharsets.UTF_8));
+        String back = request.getMethod().equals("GET") ? Addresses.asked(request) : "/jobs";
+        response.sendRedirect("/who?back=" + Addresses.encoded(back));
         return false;
     }
 

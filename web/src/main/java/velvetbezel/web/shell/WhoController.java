@@ -20,7 +20,7 @@ class WhoController {
     @GetMapping("/who")
     String ask(@RequestParam(defaultValue = "/jobs") String back, Model model) {
         model.addAttribute("people", who.people());
-        model.addAttribute("back", Who.local(back));
+        model.addAttribute("back", Addresses.local(back));
         return "shell/who";
     }
 
@@ -32,7 +32,7 @@ class WhoController {
                     .build();
         return ResponseEntity.status(303)
                 .header(HttpHeaders.SET_COOKIE, who.cookie(person).toString())
-                .header(HttpHeaders.LOCATION, Who.local(back))
+                .header(HttpHeaders.LOCATION, Addresses.local(back))
                 .build();
     }
 }

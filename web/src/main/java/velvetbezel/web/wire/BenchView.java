@@ -15,6 +15,7 @@ import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Question;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Addresses;
 import velvetbezel.web.shell.Words;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
@@ -131,7 +132,7 @@ public record BenchView(
                 : "%s?joint=%s%s"
                         .formatted(
                                 base,
-                                WireView.encoded(order.get(place).role().label()),
+                                Addresses.encoded(order.get(place).role().label()),
                                 readingBack ? "&read=back" : "");
     }
 

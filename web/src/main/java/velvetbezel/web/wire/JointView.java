@@ -15,6 +15,7 @@ import velvetbezel.web.job.ColouredLead;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Addresses;
 import velvetbezel.worksheet.JointMethod;
 import velvetbezel.worksheet.JointRow;
 import velvetbezel.worksheet.LeadEnd;
@@ -89,7 +90,7 @@ public record JointView(
     }
 
     static String here(OpenJob open, String joint) {
-        return "/jobs/%d/joint?joint=%s".formatted(open.job().number(), WireView.encoded(joint));
+        return "/jobs/%d/joint?joint=%s".formatted(open.job().number(), Addresses.encoded(joint));
     }
 
     private static Lead lead(OpenJob open, LeadEnd l) {

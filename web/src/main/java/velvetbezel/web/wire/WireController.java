@@ -3,8 +3,6 @@ package velvetbezel.web.wire;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Optional;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -20,6 +18,7 @@ import velvetbezel.state.VehicleState;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Paper;
+import velvetbezel.web.shell.Download;
 
 /** Wire: the worksheet, one joint, one at a time at the bench, loads; and as files for print, leads and a simulator. */
 @Controller
@@ -88,16 +87,7 @@ class WireController {
     private ResponseEntity<byte[]> pdf(String name, String template, OpenJob open, String size) {
         needsKit(open);
         byte[] body = paper.pdf(template, PaperView.of(open, PaperView.Size.read(size), clock.instant()));
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("%s-job-%d.pdf"
-                                        .formatted(name, open.job().number()))
-                                .build()
-                                .toString())
-                .body(body);
+        return Download.of("%s-job-%d.pdf".formatted(name, open.job().number()), MediaType.APPLICATION_PDF, body);
     }
 
     /** Key on, lamps on. */
@@ -107,16 +97,9 @@ class WireController {
         int number = open.job().number();
         Run run = Run.of(open.design().orElseThrow().installation());
         Picture picture = run.in(ON, run.start()).picture();
-        return ResponseEntity.ok()
-                .contentType(MediaType.TEXT_PLAIN)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("job-%d.cir".formatted(number))
-                                .build()
-                                .toString())
-                .body(Spice.write("job %d, key on, lamps on".formatted(number), picture.netlist())
-                        .getBytes(StandardCharsets.UTF_8));
+        String spice = Spice.write("job %d, key on, lamps on".formatted(number), picture.netlist());
+        return Download.of(
+                "job-%d.cir".formatted(number), MediaType.TEXT_PLAIN, spice.getBytes(StandardCharsets.UTF_8));
     }
 
     private static void needsKit(OpenJob open) {

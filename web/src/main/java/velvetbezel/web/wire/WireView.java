@@ -2,8 +2,6 @@ package velvetbezel.web.wire;
 
 import static velvetbezel.store.JobCodec.key;
 
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -285,10 +283,6 @@ public record WireView(
                                                 .collect(Collectors.joining(" and "))))
                 .orElseGet(() ->
                         joined + (agreed == rows.size() ? " All are read back." : " Next: read the whole list back."));
-    }
-
-    static String encoded(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 
     static Row row(OpenJob open, JointRow joint, Sizing sizing, String next, List<OpenJob.Measured> measured) {

@@ -39,6 +39,7 @@ class ChangesTest {
     private final Library library = mock(Library.class);
     private final KitWarmUp warmUp = mock(KitWarmUp.class);
     private final Map<String, String> fields = new LinkedHashMap<>();
+    private final JobOpener opener = new JobOpener(jobs, library);
     private Changes changes;
 
     @BeforeEach
@@ -68,7 +69,7 @@ class ChangesTest {
                 .thenAnswer(call -> Optional.of(
                         new Job(new UUID(0, 1), 214, "Minibus", 7, JobState.EMPTY.with(JobCodec.changes(fields)))));
         when(jobs.undoable(any())).thenReturn(Optional.empty());
-        changes = new Changes(new JobOpener(jobs, library), jobs, warmUp, mock(Summaries.class));
+        changes = new Changes(opener, jobs, warmUp, mock(Summaries.class));
     }
 
     /** By key; an entry that is taken away has no text. */
@@ -82,7 +83,11 @@ class ChangesTest {
     @Test
     void adapterWithoutSteeringTailTakesBackItsJointsAndTheFinalTestAndNothingElse() {
         changes.change(
-                214, Sender.named("Ines"), 7, Map.of("parts", "quillmoor-ferryman-frame,thornlea-iso-tails"), Map.of());
+                opener.open(214),
+                Sender.named("Ines"),
+                7,
+                Map.of("parts", "quillmoor-ferryman-frame,thornlea-iso-tails"),
+                Map.of());
         Map<String, Optional<String>> written = written();
         assertEquals(Optional.empty(), written.get("joint/joint steering 1"));
         assertEquals(Optional.empty(), written.get("read back/joint steering 1"));
@@ -93,7 +98,7 @@ class ChangesTest {
 
     @Test
     void tickTakesNothingBack() {
-        changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint constant", "done"), Map.of());
+        changes.change(opener.open(214), Sender.named("Ines"), 7, Map.of("joint/joint constant", "done"), Map.of());
         assertEquals(Map.of("joint/joint constant", Optional.of("done")), written());
         verify(warmUp, never()).soon(anyInt());
     }
@@ -101,7 +106,7 @@ class ChangesTest {
     @Test
     void settledColourLeavesTheTicksSinceTheLeadsAreTheSame() {
         changes.change(
-                214,
+                opener.open(214),
                 Sender.named("Ines"),
                 7,
                 Map.of("settled/corrick-ferryman-2006/plugs[A].positions[position 6].colour", "grey/red"),
@@ -114,7 +119,7 @@ class ChangesTest {
         InvalidInput refused = assertThrows(
                 InvalidInput.class,
                 () -> changes.change(
-                        214,
+                        opener.open(214),
                         Sender.named("Ines"),
                         7,
                         Map.of(
@@ -133,7 +138,7 @@ class ChangesTest {
         Changes.OtherDesign refused = assertThrows(
                 Changes.OtherDesign.class,
                 () -> changes.change(
-                        214,
+                        opener.open(214),
                         Sender.named("Ines"),
                         7,
                         Map.of("joint/joint constant", "done"),
@@ -148,13 +153,14 @@ class ChangesTest {
     void tickOfAJointThatTheKitDoesNotHaveIsRefused() {
         Changes.OtherDesign refused = assertThrows(
                 Changes.OtherDesign.class,
-                () -> changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint camera", "done"), Map.of()));
+                () -> changes.change(
+                        opener.open(214), Sender.named("Ines"), 7, Map.of("joint/joint camera", "done"), Map.of()));
         assertTrue(refused.faults().get(0).message().contains("in the kit chosen now there is none"));
     }
 
     @Test
     void takingBackATickOfAnotherKitIsNoHarm() {
-        changes.change(214, Sender.named("Ines"), 7, Map.of("joint/joint camera", ""), Map.of());
+        changes.change(opener.open(214), Sender.named("Ines"), 7, Map.of("joint/joint camera", ""), Map.of());
         assertEquals(Map.of("joint/joint camera", Optional.empty()), written());
     }
 }

@@ -1,0 +1,15 @@
+// Pages as they come from the server, and what they say of themselves.
+export function pageOf(html) { return new DOMParser().parseFromString(html, 'text/html'); }
+
+/** The page at an address, by the network or as it was kept. */
+export async function pageAt(url) {
+  const answer = await fetch(url, { headers: { Accept: 'text/html' } });
+  if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
+  return pageOf(await answer.text());
+}
+
+/** Whether it is a station of a job, which the page on show can follow. */
+export function isStation(page) { return Boolean(page.getElementById('work')?.hasAttribute('data-live')); }
+
+/** The version of the job that a page shows. */
+export function seqOf(page) { return Number(page.getElementById('work')?.dataset.seq ?? 0); }
