@@ -24,6 +24,7 @@ class ArchitectureTest {
             "run",
             "function",
             "worksheet",
+            "strip",
             "match",
             "prove",
             "identify",

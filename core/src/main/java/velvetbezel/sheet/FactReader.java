@@ -12,7 +12,7 @@ import velvetbezel.units.WireColour;
  * Reads facts: a plain value (which has the sheet's own provenance), {@code {"value":…, "from":…}}, a list
  * of such claims, or {@code {"missing": true}}.
  */
-final class FactReader {
+public final class FactReader {
     private static final String ORIGINS = "measured, printed, catalogue, stated, assumed";
     private static final double MOST_MILLIMETRES = 2000;
     private static final String ROLES = LeadRole.all();
@@ -20,7 +20,8 @@ final class FactReader {
     private final String sheet;
     private final Provenance usual;
 
-    FactReader(String sheet, Provenance usual) {
+    /** @param usual provenance of a value that states none */
+    public FactReader(String sheet, Provenance usual) {
         this.sheet = sheet;
         this.usual = usual;
     }
@@ -75,6 +76,16 @@ final class FactReader {
 
     Fact<Boolean> truth(Node node) {
         return node.present() ? read(node, n -> n.truth(true)) : new Fact.Known<>(true, usual);
+    }
+
+    /** A fact whose plain value {@code value} reads; missing where nothing is said. */
+    public <T> Fact<T> fact(Node node, Function<Node, T> value) {
+        return read(node, value);
+    }
+
+    /** The same where saying nothing means something. */
+    public <T> Fact<T> fact(Node node, Function<Node, T> value, T unsaid) {
+        return node.present() ? read(node, value) : new Fact.Known<>(unsaid, usual);
     }
 
     private <T> Fact<T> read(Node node, Function<Node, T> value) {

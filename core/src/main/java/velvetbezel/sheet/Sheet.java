@@ -3,6 +3,7 @@ package velvetbezel.sheet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.strip.StripDown;
 
 /** A document of the library. */
 public sealed interface Sheet {
@@ -29,6 +30,7 @@ public sealed interface Sheet {
      * @param traits  what tells it from its look-alikes
      * @param space   the opening and the room behind it
      * @param families what is known of the faces of its plugs
+     * @param strip   how its dash comes apart; empty where nobody said
      */
     record Vehicle(
             Header header,
@@ -48,7 +50,8 @@ public sealed interface Sheet {
             List<Caution> cautions,
             Map<Trait, String> traits,
             Geometry space,
-            List<PlugFamily> families)
+            List<PlugFamily> families,
+            Optional<StripDown> strip)
             implements Sheet {
         public Vehicle {
             devices = List.copyOf(devices);
@@ -79,7 +82,8 @@ public sealed interface Sheet {
                     cautions,
                     traits,
                     space,
-                    families);
+                    families,
+                    strip);
         }
 
         /** What is known of a plug's face. */
@@ -149,6 +153,6 @@ public sealed interface Sheet {
     /** A warning of this vehicle, shown at the station where it matters. */
     record Caution(String station, String text, String why) {
         /** Where one may be shown. */
-        static final List<String> STATIONS = List.of("Arrive", "Match", "Wire", "Prove", "Hand over");
+        static final List<String> STATIONS = List.of("Arrive", "Match", "Wire", "Open up", "Prove", "Hand over");
     }
 }

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.strip.StripReader;
 
 /**
  * Reads one sheet from a tree of maps, lists, texts, numbers and booleans (what any JSON parser gives).
@@ -177,7 +178,8 @@ public final class SheetReader {
                 "cautions",
                 "traits",
                 "geometry",
-                "families");
+                "families",
+                "strip");
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
         List<Device> devices =
@@ -230,7 +232,8 @@ public final class SheetReader {
                         .toList(),
                 traits(node.at("traits")),
                 facts.geometry(node.at("geometry")),
-                node.at("families").list().stream().map(PlugFamily::read).toList());
+                node.at("families").list().stream().map(PlugFamily::read).toList(),
+                StripReader.read(node.at("strip"), facts));
     }
 
     private static Map<Trait, String> traits(Node node) {
