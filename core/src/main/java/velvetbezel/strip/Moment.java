@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import velvetbezel.sheet.strip.Battery;
 import velvetbezel.sheet.strip.Behind;
 import velvetbezel.sheet.strip.Circuit;
 import velvetbezel.sheet.strip.ConnectorOf;
@@ -32,11 +33,19 @@ final class Moment {
     /**
      * What holds of a whole run.
      *
+     * @param needed   parts that are opened for what is wanted
      * @param early    parts that may be fastened before the test
      * @param counted  whether fasteners are counted in it at all
      * @param later    works that are still done later in it
+     * @param passed   parts that come loose in it with the vehicle as they need it
      */
-    record RunFacts(Wanted wanted, Set<ItemId> early, boolean counted, Set<String> later) {}
+    record RunFacts(
+            Wanted wanted,
+            Set<ItemId> needed,
+            Set<ItemId> early,
+            boolean counted,
+            Set<String> later,
+            Set<ItemId> passed) {}
 
     Moment(Dash dash, StripStep step, CarState before, CarState after, RunFacts run) {
         this.dash = dash;
@@ -94,6 +103,9 @@ final class Moment {
                     .filter(l -> !l.manual() && l.needsFoot())
                     .isPresent();
             case LEVER_MANUAL -> !dash.parkInterlock();
+            case LEVER_STILL_NEEDED -> !leverNeededBy().isEmpty();
+            case BATTERY_COVERED -> batteryCover().isPresent();
+            case BATTERY_SHUT_IN -> shutIn().isPresent();
             case LEVER_GONE -> gone(ItemConnector.LEVER, before);
             case PINNED -> pinned().isPresent();
             case NEGATIVES_ON -> someNegativeOn();
@@ -220,6 +232,44 @@ final class Moment {
         return before.live(facts()) && !before.allLive(facts());
     }
 
+    /** The battery whose clamp the step moves. */
+    private Optional<Battery> moved() {
+        if (!(step instanceof StripStep.SetState s)) return Optional.empty();
+        int n = Math.max(CarState.NEGATIVES.indexOf(s.field()), CarState.POSITIVES.indexOf(s.field()));
+        return n < 0 || n >= facts().batteries().size()
+                ? Optional.empty()
+                : Optional.of(facts().batteries().get(n));
+    }
+
+    Optional<ItemId> batteryCover() {
+        return moved().flatMap(b -> Dash.cover(b.behind(), before));
+    }
+
+    /** A battery that is off while what the step closes in front of it opens by power only. */
+    Optional<Battery> shutIn() {
+        if (!(step instanceof StripStep.Fasten f)) return Optional.empty();
+        for (int b = 0; b < facts().batteries().size(); b++) {
+            Battery battery = facts().batteries().get(b);
+            boolean front = battery.behind().stream().anyMatch(h -> h.item().equals(f.item()));
+            if (front && battery.behindElectricLock() && !before.feeds(b)) return Optional.of(battery);
+        }
+        return Optional.empty();
+    }
+
+    /** Parts that are still to come past the lever, where the lever needs the battery and has no other way. */
+    List<ItemId> leverNeededBy() {
+        boolean free = dash.lever()
+                .filter(l -> l.manual() || !l.needsBattery() || l.release().isPresent())
+                .isPresent();
+        if (free || before.exchanged() || dash.lever().isEmpty()) return List.of();
+        return run.needed().stream()
+                .filter(i ->
+                        before.position(i) == ItemPosition.HOME && !run.passed().contains(i))
+                .filter(i -> notClear(dash.item(i)).contains(StateField.GEAR))
+                .sorted()
+                .toList();
+    }
+
     // --- parts
 
     /** A part that hangs in the way of what the step moves. */
@@ -304,6 +354,7 @@ final class Moment {
                         && (p.forNow() || item.get().liesAside())) return List.of();
         Set<String> left = new TreeSet<>();
         for (ItemId hidden : dash.hiddenBy(item.get().id())) {
+            if (!dash.item(hidden).returns()) continue;
             if (before.position(hidden) != ItemPosition.HOME) left.add(hidden.name());
             plugsOff(dash.item(hidden)).forEach(c -> left.add(c.toString()));
         }

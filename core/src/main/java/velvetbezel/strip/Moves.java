@@ -3,6 +3,7 @@ package velvetbezel.strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import velvetbezel.sheet.strip.Behind;
 import velvetbezel.sheet.strip.Circuit;
 import velvetbezel.sheet.strip.ConnectorOf;
 import velvetbezel.sheet.strip.DashItem;
@@ -342,9 +343,7 @@ final class Moves {
         Lever lever = tasks.dash.lever().orElseThrow();
         return lever.release().isPresent()
                 && words.of(brake).get(car.words[brake]).equals("set")
-                && lever.release().get().behind().stream().allMatch(b -> tasks.reached(b)
-                        .map(t -> Bits.has(car.done, t))
-                        .orElse(tasks.start.position(b.item()) != ItemPosition.HOME));
+                && lever.release().get().behind().stream().allMatch(b -> open(car, b));
     }
 
     private boolean turnKey(Car car, int w) {
@@ -375,6 +374,18 @@ final class Moves {
     private boolean clamp(Car car) {
         boolean stuck = tasks.dash.lever().filter(Lever::needsBattery).isPresent() && !inPark(car);
         return car.words[key] == keyOff && !stuck;
+    }
+
+    private boolean uncovered(Car car, int battery) {
+        var batteries = tasks.dash.strip().facts().batteries();
+        return batteries.size() <= battery
+                || batteries.get(battery).behind().stream().allMatch(b -> open(car, b));
+    }
+
+    private boolean open(Car car, Behind b) {
+        return tasks.reached(b)
+                .map(t -> Bits.has(car.done, t))
+                .orElse(tasks.start.position(b.item()) != ItemPosition.HOME);
     }
 
     private boolean negative(Car car, boolean on) {

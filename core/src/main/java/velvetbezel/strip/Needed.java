@@ -41,7 +41,15 @@ final class Needed {
         n.works(car, !wanted.nothing());
         n.asItIs(car);
         n.close();
+        n.batteries();
         return n;
+    }
+
+    /** What is in front of a battery is opened where a plug has to be moved that needs it off. */
+    private void batteries() {
+        if (off.stream().noneMatch(c -> dash.connector(c).orElseThrow().needsDead())) return;
+        dash.strip().facts().batteries().forEach(b -> b.behind().forEach(this::want));
+        close();
     }
 
     /** What is left to be opened after the exchange: nothing but for works, and for what was closed with a plug off. */
@@ -51,6 +59,7 @@ final class Needed {
         car.off().forEach(c -> n.want(new Behind(c.item(), ItemPosition.LOOSE)));
         n.asItIs(car);
         n.close();
+        n.batteries();
         return n;
     }
 

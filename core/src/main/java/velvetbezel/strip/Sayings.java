@@ -54,6 +54,10 @@ final class Sayings {
             Map.entry("waits for", m -> list(m.waitsFor())),
             Map.entry("pop-up", m -> m.popUp().map(p -> p.what()).orElse("")),
             Map.entry("pop-up caution", m -> m.popUp().map(p -> p.caution()).orElse("")),
+            Map.entry("past lever", m -> list(m.leverNeededBy())),
+            Map.entry(
+                    "battery cover", m -> m.batteryCover().map(Object::toString).orElse("")),
+            Map.entry("battery", m -> m.shutIn().map(Battery::id).orElse("")),
             Map.entry("wait", Sayings::wait));
 
     private Sayings() {}

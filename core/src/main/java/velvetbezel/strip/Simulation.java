@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
+import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.ItemId;
 import velvetbezel.sheet.strip.ItemPosition;
 import velvetbezel.sheet.strip.StripDown;
@@ -79,14 +81,25 @@ public final class Simulation {
 
     private Moment.RunFacts facts(CarState start, List<StripStep> steps) {
         Set<String> later = new HashSet<>();
+        Set<ItemId> passed = new HashSet<>();
         boolean counted = false;
         CarState open = start;
+        CarState car = start;
         for (StripStep s : steps) {
             if (s instanceof StripStep.DoWork w) later.add(w.work());
             counted |= s instanceof StripStep.Undo;
             if (s instanceof StripStep.Loosen || s instanceof StripStep.Lift) open = open.after(s);
+            if (s instanceof StripStep.Loosen l && dash.has(l.item()) && passes(l.item(), car)) passed.add(l.item());
+            car = car.after(s);
         }
-        return new Moment.RunFacts(wanted, early(open, start), counted, later);
+        Needed needed = Needed.of(dash, wanted, CarState.CLOSED);
+        Set<ItemId> items = needed.items().stream().map(DashItem::id).collect(Collectors.toSet());
+        return new Moment.RunFacts(wanted, items, early(open, start), counted, later, passed);
+    }
+
+    private boolean passes(ItemId item, CarState car) {
+        return dash.item(item).clear().entrySet().stream()
+                .allMatch(e -> e.getValue().contains(car.word(e.getKey())));
     }
 
     /** Of all that is opened in this run, and of what stood open before it. */

@@ -77,7 +77,7 @@ final class Tasks {
                 add(Task.Kind.LIFT, i.id(), null, null, Map.of());
                 if (i.returns()) add(Task.Kind.PUT_IN, i.id(), null, null, Map.of());
             }
-            if (i.returns()) add(Task.Kind.FASTEN, i.id(), null, null, i.clear());
+            if (i.returns()) add(Task.Kind.FASTEN, i.id(), null, null, closing(i));
         }
         for (ConnectorOf c : needed.off()) {
             ItemConnector connector = dash.connector(c).orElseThrow();
@@ -102,6 +102,19 @@ final class Tasks {
             demands.put(StateField.KEY, item.openedBy().get());
         demands.put(StateField.BATTERY, ONLY_ON);
         demands.put(StateField.BATTERY_POSITIVE, ONLY_ON);
+        return demands;
+    }
+
+    /** What is in front of a battery is closed once the battery is on. */
+    private Map<StateField, Set<String>> closing(DashItem item) {
+        Map<StateField, Set<String>> demands = new EnumMap<>(StateField.class);
+        demands.putAll(item.clear());
+        var batteries = dash.strip().facts().batteries();
+        for (int b = 0; b < batteries.size(); b++)
+            if (batteries.get(b).behind().stream().anyMatch(h -> h.item().equals(item.id()))) {
+                demands.put(CarState.NEGATIVES.get(b), ONLY_ON);
+                demands.put(CarState.POSITIVES.get(b), ONLY_ON);
+            }
         return demands;
     }
 
@@ -230,6 +243,7 @@ final class Tasks {
                 put(task, of(c, Task.Kind.PLUG_IN));
             }
             if (w.phase() == WorkPhase.BEFORE) put(task, exchange);
+            if (w.phase() == WorkPhase.OPEN) put(task, test);
             if (w.phase() == WorkPhase.AFTER_TEST) put(test, task);
             boolean closes = w.phase() == WorkPhase.OPEN || w.phase() == WorkPhase.AFTER_TEST;
             for (Behind b : w.open()) {

@@ -9,9 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.sheet.strip.ConnectorOf;
 import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.ItemConnector;
+import velvetbezel.sheet.strip.ItemId;
 import velvetbezel.sheet.strip.ItemPosition;
 import velvetbezel.sheet.strip.StripDown;
 import velvetbezel.sheet.strip.Work;
@@ -40,7 +42,9 @@ final class BruteForce {
         this.needed = Needed.of(dash, wanted, CarState.CLOSED);
         Set<String> works = new HashSet<>();
         strip.works().forEach(w -> works.add(w.id()));
-        this.facts = new Moment.RunFacts(wanted, needed.early(), false, works);
+        Set<ItemId> items = needed.items().stream().map(DashItem::id).collect(Collectors.toSet());
+        // every part may still pass later: what comes of it is seen at the end
+        this.facts = new Moment.RunFacts(wanted, items, needed.early(), false, works, items);
     }
 
     /** The fewest changes; empty where there is no order. */

@@ -39,6 +39,8 @@ final class StripCheck {
                 .lever()
                 .flatMap(Lever::release)
                 .ifPresent(r -> check.known("facts.lever.release.behind", r.behind()));
+        for (Battery b : strip.facts().batteries())
+            check.known(check.at("facts.batteries", b.id()) + ".behind", b.behind());
         if (strip.facts().batteries().size() > 2) check.fault("facts.batteries", "names more than two batteries.");
         check.circles();
     }

@@ -204,6 +204,14 @@ public final class StripReader {
         return name;
     }
 
+    /** Names of works and extras, which are said in a sentence of their own. */
+    private static String label(Node node) {
+        String label = node.text();
+        if (label.length() > 80 || label.contains("×"))
+            node.fault("\"%s\" is no name here; up to 80 characters without ×.".formatted(label));
+        return label;
+    }
+
     private static Set<String> set(Node node) {
         return new LinkedHashSet<>(node.isText() ? List.of(node.text()) : node.texts());
     }
@@ -284,12 +292,13 @@ public final class StripReader {
     }
 
     private static Battery battery(Node node) {
-        node.only("id", "place", "clamp", "behind electric lock", "minutes");
+        node.only("id", "place", "clamp", "behind", "behind electric lock", "minutes");
         return new Battery(
                 name(node.at("id")),
                 node.at("place").text(""),
                 node.at("clamp")
                         .one(ScrewDrive::find, ScrewDrive.ALL, new ScrewDrive.ByHand(), new ScrewDrive.ByHand()),
+                behinds(node.at("behind")),
                 node.at("behind electric lock").truth(false),
                 minutes(node.at("minutes"), CLAMP));
     }
@@ -307,7 +316,7 @@ public final class StripReader {
     private static Work work(Node node) {
         node.only("id", "phase", "minutes", "needs", "plugged", "unplugged", "open", "after", "before");
         return new Work(
-                name(node.at("id")),
+                label(node.at("id")),
                 node.at("phase")
                         .one(WorkPhase::find, "before, open, bench, after test, last", WorkPhase.OPEN, WorkPhase.OPEN),
                 minutes(node.at("minutes"), USUAL),
@@ -331,6 +340,6 @@ public final class StripReader {
 
     private static PossibleExtra extra(Node node) {
         node.only("id", "open", "minutes");
-        return new PossibleExtra(name(node.at("id")), behinds(node.at("open")), minutes(node.at("minutes"), USUAL));
+        return new PossibleExtra(label(node.at("id")), behinds(node.at("open")), minutes(node.at("minutes"), USUAL));
     }
 }
