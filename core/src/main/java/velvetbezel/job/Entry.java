@@ -142,6 +142,24 @@ public sealed interface Entry<V> {
     /** @param state what is done to the car, in words */
     record ReadingTaken(TerminalId at, String state) implements Entry<Volts> {}
 
+    // --- the dash
+
+    /**
+     * A step of taking the dash apart or putting it together was done.
+     *
+     * @param id "001200-a3f9": its place in the order, and the device that says so: two devices are two hands
+     */
+    record StepDone(String id) implements Entry<DoneStep> {}
+
+    /** Something that is done as well while the dash is open. @param extra its name on the vehicle's sheet */
+    record ExtraTaken(String extra) implements Entry<Done> {}
+
+    /** How this job goes about opening the dash, where schools differ. */
+    record OpenUpWay(OpenUpSchool school) implements Entry<Done> {}
+
+    /** How practised the person is, which decides the time that is said. */
+    record ExperienceSaid() implements Entry<Experience> {}
+
     // --- the car again
 
     record ResultGiven(FunctionId function) implements Entry<Result>, OfFunction {}
@@ -153,6 +171,38 @@ public sealed interface Entry<V> {
     /** What a tick says. */
     enum Done {
         DONE
+    }
+
+    /** Where schools differ about opening a dash. */
+    enum OpenUpSchool {
+        BOTH_POLES,
+        DASH_FIRST,
+        PLAIN_PLUGS_LIVE
+    }
+
+    /**
+     * How many times the sheet's minutes a person takes, at least and at most (common practice, no source).
+     */
+    enum Experience {
+        PRACTISED(1, 1),
+        CAREFUL(2, 2),
+        FIRST_TIME(2, 4);
+
+        private final double least;
+        private final double most;
+
+        Experience(double least, double most) {
+            this.least = least;
+            this.most = most;
+        }
+
+        public double least() {
+            return least;
+        }
+
+        public double most() {
+            return most;
+        }
     }
 
     /** What comparing showed. */

@@ -24,6 +24,7 @@ import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Trait;
+import velvetbezel.strip.School;
 import velvetbezel.worksheet.Extension;
 import velvetbezel.worksheet.JointChoices;
 import velvetbezel.worksheet.JointKind;
@@ -173,6 +174,29 @@ public final class JobState {
                 .filter(e -> says(e, Use.OWN))
                 .map(Entry.PartUsed::sheet)
                 .collect(Collectors.toSet());
+    }
+
+    /** Steps done at the dash, in their order; two of one place by the clock. */
+    public List<DoneStep> steps() {
+        return all(Entry.StepDone.class).stream()
+                .sorted(Comparator.comparing((Entry.StepDone e) -> e.id().substring(0, e.id().indexOf('-')))
+                        .thenComparing(e -> get(e).orElseThrow().at().orElse(0))
+                        .thenComparing(Entry.StepDone::id))
+                .map(e -> get(e).orElseThrow())
+                .toList();
+    }
+
+    /** How this job opens a dash. */
+    public School openUpSchool() {
+        return new School(
+                has(new Entry.OpenUpWay(Entry.OpenUpSchool.BOTH_POLES)),
+                !has(new Entry.OpenUpWay(Entry.OpenUpSchool.DASH_FIRST)),
+                has(new Entry.OpenUpWay(Entry.OpenUpSchool.PLAIN_PLUGS_LIVE)));
+    }
+
+    /** Names of what is done as well while the dash is open. */
+    public Set<String> extras() {
+        return all(Entry.ExtraTaken.class).stream().map(Entry.ExtraTaken::extra).collect(Collectors.toSet());
     }
 
     @Override

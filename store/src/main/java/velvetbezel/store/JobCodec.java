@@ -80,6 +80,7 @@ public final class JobCodec {
         aboutTheCar();
         aboutTheKit();
         atTheBench();
+        atTheDash();
     }
 
     private JobCodec() {}
@@ -204,7 +205,26 @@ public final class JobCodec {
                 JobTexts.VOLTS);
     }
 
+    private static void atTheDash() {
+        each("step", Entry.StepDone.class, Entry.StepDone::id, JobCodec::step, JobTexts.DONE_STEP);
+        each("extra", Entry.ExtraTaken.class, Entry.ExtraTaken::extra, any(Entry.ExtraTaken::new), DONE);
+        each(
+                "open up",
+                Entry.OpenUpWay.class,
+                e -> JobTexts.plain(e.school()),
+                id -> Arrays.stream(Entry.OpenUpSchool.values())
+                        .filter(s -> JobTexts.plain(s).equals(id))
+                        .findFirst()
+                        .map(Entry.OpenUpWay::new),
+                DONE);
+        one("experience", new Entry.ExperienceSaid(), oneOf(Entry.Experience.values(), JobTexts::plain));
+    }
+
     // --- ids
+
+    private static Optional<Entry.StepDone> step(String id) {
+        return id.matches("\\d{6}-[0-9a-z]{1,8}") ? Optional.of(new Entry.StepDone(id)) : Optional.empty();
+    }
 
     private static Optional<Entry.SignSeen> sign(String id) {
         return Arrays.stream(AudioSign.values())

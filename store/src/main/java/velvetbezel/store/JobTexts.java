@@ -9,13 +9,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import velvetbezel.job.DoneStep;
 import velvetbezel.match.Filling;
 import velvetbezel.match.KitNeed;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Trait;
+import velvetbezel.strip.StepText;
+import velvetbezel.strip.StripStep;
 import velvetbezel.units.Volts;
 import velvetbezel.worksheet.Extension;
 import velvetbezel.worksheet.JointKind;
@@ -48,7 +52,23 @@ final class JobTexts {
     static final Text<Extension> EXTENSION = new Text<>(JobTexts::extension, Extension::toString);
     static final Text<List<String>> IDS = new Text<>(JobTexts::ids, ids -> String.join(",", ids));
 
+    /** "loosen fascia @ 1764288000": the step, and when in seconds since 1970. */
+    static final Text<DoneStep> DONE_STEP = new Text<>(JobTexts::doneStep, JobTexts::words);
+
     private JobTexts() {}
+
+    private static DoneStep doneStep(String text) {
+        int at = text.lastIndexOf(" @ ");
+        boolean timed = at > 0 && text.substring(at + 3).matches("\\d{1,12}");
+        StripStep step = StepText.read(timed ? text.substring(0, at) : text);
+        return new DoneStep(
+                step, timed ? OptionalLong.of(Long.parseLong(text.substring(at + 3))) : OptionalLong.empty());
+    }
+
+    private static String words(DoneStep done) {
+        return StepText.write(done.step())
+                + (done.at().isPresent() ? " @ " + done.at().getAsLong() : "");
+    }
 
     private static InvalidInput refused(String message, Object... values) {
         return new InvalidInput("", message.formatted(values));

@@ -9,6 +9,8 @@ import { Notice, advance, showSaid } from './unsent.js';
 const PAUSE = 900;
 const RETRY = 3000;
 const IMPATIENT = 1500;
+/** How far apart the numbers of planned steps are. */
+const APART = 100;
 
 /** Fields of the form that go along: the one changed, or the button pressed and what was typed beside it. */
 function fields(form, only, seen) {
@@ -16,7 +18,25 @@ function fields(form, only, seen) {
   const pairs = [...form.querySelectorAll('input[type=hidden]')]
     .filter((i) => i.name !== 'change' && (!i.name.startsWith('d:') || sent.has(i.name)))
     .map((i) => [i.name, i.name === 'seen' ? seen ?? i.value : i.value]);
-  return [...pairs, ...only.map((control) => [control.name, control.value])];
+  return [...pairs, ...only.map((control) => [stepName(form, control), valueOf(form, control)])];
+}
+
+/** A step says when it was done, by this device's clock. */
+function valueOf(form, control) {
+  if (!('timed' in control.dataset)) return control.value;
+  const note = 'withNote' in control.dataset ? ` ${form.querySelector('[data-note-of]').value.trim() || 'no words'}` : '';
+  return `${control.value}${note} @ ${Math.round(Date.now() / 1000)}`;
+}
+
+/** What was done instead is told before the step in hand: its number is the next free one below that step's. */
+function stepName(form, control) {
+  const card = document.querySelector('[data-card]')?.dataset.card;
+  if (!('else' in form.dataset) || !card) return control.name;
+  const [, number, device] = card.match(/^step\/(\d{6})-(.+)$/);
+  const free = Math.max(Number(number) - APART + 1, Number(form.dataset.else));
+  const n = Number(form.dataset.last) >= free ? Number(form.dataset.last) + 1 : free;
+  form.dataset.last = String(n);
+  return `f:step/${String(n).padStart(6, '0')}-${device}`;
 }
 
 function typed(form) { return [...form.querySelectorAll('input:not([type=hidden]), textarea')].filter((i) => i.dataset.dirty); }

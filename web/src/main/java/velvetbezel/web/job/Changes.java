@@ -10,6 +10,7 @@ import velvetbezel.function.Catalogue;
 import velvetbezel.job.Against;
 import velvetbezel.job.Change;
 import velvetbezel.job.Consequences;
+import velvetbezel.job.DoneStep;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
@@ -17,6 +18,7 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
+import velvetbezel.strip.EventCheck;
 
 /** Takes in what a person changed at a job: checked as a whole, then written and logged as one change. */
 @Service
@@ -44,7 +46,21 @@ public class Changes {
     void change(OpenJob before, Sender by, long seen, Map<String, String> typed, Map<String, String> shown) {
         List<Change<?>> made = read(typed, before.catalogue());
         if (first(made).isEmpty()) refuseOtherDesign(before, made, shown);
+        refuseSteps(before, made);
         change(before, by, seen, made);
+    }
+
+    /** A step at the dash must be one that can have been done to it as it stands. */
+    private static void refuseSteps(OpenJob open, List<Change<?>> made) {
+        OpenDash dash = open.dash();
+        if (dash.sheet().isEmpty()) return;
+        EventCheck check = new EventCheck(dash.sheet().get());
+        List<InputProblem> faults = new ArrayList<>();
+        for (Change<?> c : made)
+            if (c.value().isPresent() && c.value().get() instanceof DoneStep d)
+                check.refused(dash.car(), d.step())
+                        .ifPresent(why -> faults.add(new InputProblem(JobCodec.key(c.entry()), why)));
+        if (!faults.isEmpty()) throw new InvalidInput(faults);
     }
 
     private static void refuseOtherDesign(OpenJob open, List<Change<?>> made, Map<String, String> shown) {

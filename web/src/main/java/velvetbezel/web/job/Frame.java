@@ -44,6 +44,10 @@ public record Frame(
             "bench",
             "bench/ahead",
             "bench/ahead?read=back",
+            "open-up",
+            "in-car",
+            "in-car/ahead",
+            "trays",
             "prove",
             "prove/ahead",
             "hand-over");

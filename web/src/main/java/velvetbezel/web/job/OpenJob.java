@@ -94,6 +94,11 @@ public record OpenJob(
         return shown;
     }
 
+    /** The dash as it stands. */
+    public OpenDash dash() {
+        return OpenDash.of(this);
+    }
+
     public boolean has(Entry<?> entry) {
         return state().has(entry);
     }

@@ -38,6 +38,8 @@ public final class Phrases {
             Map.entry(Entry.JointNoted.class, "Note at "),
             Map.entry(Entry.JointToUndo.class, "To take apart, "),
             Map.entry(Entry.ReadBack.class, "Read back, "),
+            Map.entry(Entry.ExtraTaken.class, "While it is open, "),
+            Map.entry(Entry.OpenUpWay.class, "Opening up, "),
             Map.entry(Entry.CapMade.class, "Cap on "));
     private final OpenJob open;
 
@@ -89,6 +91,7 @@ public final class Phrases {
         if (entry instanceof Entry.PositionAltered e)
             return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
+        if (entry instanceof Entry.StepDone) return "At the dash";
         if (entry instanceof Entry.PartWanted) return Words.sentence(rest) + " in every kit";
         if (entry instanceof Entry.NeedFilled) return Words.sentence(rest) + ", not bought";
         if (entry instanceof Entry.ReadingTaken e) return "Measured at %s, %s".formatted(e.at(), e.state());

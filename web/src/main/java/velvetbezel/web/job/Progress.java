@@ -11,6 +11,8 @@ import velvetbezel.job.Entry;
 import velvetbezel.prove.Verdict;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.Doubt;
+import velvetbezel.strip.CarState;
+import velvetbezel.strip.StripStep;
 
 /** How far a station of a job is, in a mark and a few words. */
 public record Progress(State state, String note) {
@@ -28,6 +30,7 @@ public record Progress(State state, String note) {
             case ARRIVE -> arrive(open);
             case MATCH -> match(open);
             case WIRE -> wire(open);
+            case OPEN_UP -> openUp(open);
             case PROVE -> prove(open);
             case HAND_OVER -> open.has(new Entry.HandedOver())
                     ? new Progress(State.SETTLED, "done")
@@ -85,6 +88,20 @@ public record Progress(State state, String note) {
                 && SetUpView.of(open).stream().allMatch(SetUpView.Line::set);
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
         return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);
+    }
+
+    private static Progress openUp(OpenJob open) {
+        if (open.vehicle().isEmpty()) return new Progress(State.OPEN, "");
+        List<StripStep> steps = open.dash().steps();
+        if (steps.isEmpty())
+            return new Progress(State.OPEN, open.dash().sheet().isPresent() ? "order planned" : "no order yet");
+        CarState car = open.dash().car();
+        int off = car.positions().size();
+        boolean together =
+                car.exchanged() && car.tested() && off == 0 && car.off().isEmpty();
+        return together
+                ? new Progress(State.SETTLED, "closed again")
+                : new Progress(State.OPEN, off == 0 ? "begun" : "%d open".formatted(off));
     }
 
     private static Progress prove(OpenJob open) {

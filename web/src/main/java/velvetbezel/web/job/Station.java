@@ -10,6 +10,7 @@ public enum Station {
     ARRIVE,
     MATCH,
     WIRE,
+    OPEN_UP,
     PROVE,
     HAND_OVER;
 

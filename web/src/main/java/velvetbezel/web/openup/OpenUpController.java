@@ -1,0 +1,70 @@
+package velvetbezel.web.openup;
+
+import java.time.Clock;
+import java.util.Locale;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import velvetbezel.web.job.Frame;
+import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.Paper;
+import velvetbezel.web.shell.Download;
+import velvetbezel.web.shell.Who;
+
+/** Open up: the order at the bench, one step at a time in the car, the trays, any other order tried, and on paper. */
+@Controller
+class OpenUpController {
+    private final Paper paper;
+    private final Clock clock;
+
+    OpenUpController(Paper paper, Clock clock) {
+        this.paper = paper;
+        this.clock = clock;
+    }
+
+    @GetMapping("/jobs/{number}/open-up")
+    String page(OpenJob open, Frame.Trouble trouble, Model model) {
+        model.addAttribute("view", OpenUpView.of(open, trouble));
+        return "openup/open-up";
+    }
+
+    @GetMapping("/jobs/{number}/in-car")
+    String inCar(OpenJob open, Frame.Trouble trouble, Who.Person who, Model model) {
+        model.addAttribute("view", InCarView.of(open, device(who), trouble));
+        return "openup/in-car";
+    }
+
+    @GetMapping("/jobs/{number}/in-car/ahead")
+    String ahead(OpenJob open, Who.Person who, Model model) {
+        model.addAttribute("view", InCarView.Ahead.of(open, device(who)));
+        return "openup/in-car-ahead";
+    }
+
+    @GetMapping("/jobs/{number}/trays")
+    String trays(OpenJob open, Frame.Trouble trouble, @RequestParam(defaultValue = "") String tool, Model model) {
+        model.addAttribute("view", TraysView.of(open, tool, trouble));
+        return "openup/trays";
+    }
+
+    /** @param steps one a line; without them the order that is planned */
+    @GetMapping("/jobs/{number}/try-order")
+    String tryOrder(OpenJob open, Frame.Trouble trouble, @RequestParam(defaultValue = "") String steps, Model model) {
+        model.addAttribute("view", TryOrderView.of(open, steps, trouble));
+        return "openup/try-order";
+    }
+
+    @GetMapping("/jobs/{number}/open-up.pdf")
+    ResponseEntity<byte[]> print(OpenJob open, @RequestParam(defaultValue = "a4") String paper) {
+        byte[] body = this.paper.pdf("openup/open-up-paper", OpenUpPaper.of(open, paper, clock.instant()));
+        return Download.of("open-up-job-%d.pdf".formatted(open.job().number()), MediaType.APPLICATION_PDF, body);
+    }
+
+    /** Two devices are two hands: each says its steps under its own name. */
+    private static String device(Who.Person who) {
+        String letters = who.device().toLowerCase(Locale.ROOT).replaceAll("[^0-9a-z]", "");
+        return letters.isEmpty() ? "desk" : letters.substring(0, Math.min(4, letters.length()));
+    }
+}
