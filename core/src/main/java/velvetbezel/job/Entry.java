@@ -3,6 +3,7 @@ package velvetbezel.job;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.SettingId;
@@ -159,6 +160,9 @@ public sealed interface Entry<V> {
 
     /** How practised the person is, which decides the time that is said. */
     record ExperienceSaid() implements Entry<Experience> {}
+
+    /** A photo, with what it shows. */
+    record PhotoTaken(UUID id) implements Entry<String> {}
 
     // --- the car again
 

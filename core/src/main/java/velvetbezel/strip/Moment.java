@@ -356,11 +356,11 @@ final class Moment {
         for (ItemId hidden : dash.hiddenBy(item.get().id())) {
             if (!dash.item(hidden).returns()) continue;
             if (before.position(hidden) != ItemPosition.HOME) left.add(hidden.name());
-            plugsOff(dash.item(hidden)).forEach(c -> left.add(c.toString()));
+            plugsOff(dash.item(hidden)).forEach(c -> left.add(c.name() + " of " + c.item()));
         }
         for (ConnectorOf c : before.off())
             if (dash.connector(c).stream().flatMap(o -> o.behind().stream()).anyMatch(b -> b.item()
-                    .equals(item.get().id()))) left.add(c.toString());
+                    .equals(item.get().id()))) left.add(c.name() + " of " + c.item());
         return List.copyOf(left);
     }
 

@@ -38,7 +38,7 @@ final class Needed {
         wanted.off().forEach(n::wantOff);
         for (PossibleExtra x : dash.strip().extras())
             if (wanted.extras().contains(x.id())) x.open().forEach(n::want);
-        n.works(car, !wanted.nothing());
+        n.works(car, wanted.exchanges());
         n.asItIs(car);
         n.close();
         n.batteries();

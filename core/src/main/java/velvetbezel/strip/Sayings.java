@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.strip.Battery;
+import velvetbezel.sheet.strip.ConnectorOf;
 import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.FastenerGroup;
 import velvetbezel.sheet.strip.GroupOf;
@@ -74,7 +75,12 @@ final class Sayings {
     }
 
     private static String list(Collection<?> names) {
-        return names.stream().map(Object::toString).collect(Collectors.joining(", "));
+        return names.stream().map(Sayings::name).collect(Collectors.joining(", "));
+    }
+
+    /** "airbag lamp of panel". */
+    private static String name(Object of) {
+        return of instanceof ConnectorOf c ? c.name() + " of " + c.item() : of.toString();
     }
 
     private static List<String> or(List<String> first, List<String> second) {
@@ -87,7 +93,7 @@ final class Sayings {
 
     private static String act(Moment m) {
         return m.connector()
-                .map(c -> c.id().toString())
+                .map(c -> name(c.id()))
                 .orElseGet(() -> m.item().map(i -> i.id().name()).orElse("it"));
     }
 

@@ -42,6 +42,7 @@ final class Steps {
     }
 
     private void bench() {
+        if (!tasks.wanted.exchanges()) return;
         List<Work> left = new ArrayList<>();
         for (Work w : tasks.dash.works())
             if (w.phase() == WorkPhase.BENCH && !tasks.start.works().contains(w.id())) left.add(w);

@@ -85,11 +85,12 @@ final class Tasks {
             if (dash.item(c.item()).returns()) add(Task.Kind.PLUG_IN, c.item(), c, null, moving(connector));
         }
         for (Work w : dash.works())
-            if (w.phase() != WorkPhase.BENCH && (!w.phase().equals(WorkPhase.BEFORE) || !start.exchanged()))
+            if (wanted.exchanges()
+                    && w.phase() != WorkPhase.BENCH
+                    && (w.phase() != WorkPhase.BEFORE || !start.exchanged()))
                 add(Task.Kind.WORK, null, null, w.id(), w.needs());
         boolean moved = !needed.off().isEmpty() || start.exchanged();
-        if (!wanted.away().isEmpty() || !wanted.off().isEmpty())
-            exchange = Optional.of(add(Task.Kind.EXCHANGE, null, null, null, quiet()));
+        if (wanted.exchanges()) exchange = Optional.of(add(Task.Kind.EXCHANGE, null, null, null, quiet()));
         if (exchange.isPresent() || moved) test = Optional.of(add(Task.Kind.TEST, null, null, null, testing()));
         end = add(Task.Kind.END, null, null, null, ending());
     }

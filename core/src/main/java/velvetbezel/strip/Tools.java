@@ -54,7 +54,7 @@ public final class Tools {
     }
 
     private void group(GroupOf of, FastenerGroup group) {
-        String what = of.item() + ", " + of.name();
+        String what = "%s of %s".formatted(of.name(), of.item());
         for (ScrewDrive d : group.drives()) {
             drives.put(d.words(), d);
             use(d.words(), what);

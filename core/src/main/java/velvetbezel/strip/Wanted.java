@@ -30,6 +30,11 @@ public record Wanted(Set<ItemId> away, Set<ConnectorOf> off, Set<String> extras,
         return new Wanted(away, off, others, school);
     }
 
+    /** Whether something is exchanged; extras alone open and close, and nothing else. */
+    public boolean exchanges() {
+        return !away.isEmpty() || !off.isEmpty();
+    }
+
     public boolean nothing() {
         return away.isEmpty() && off.isEmpty() && extras.isEmpty();
     }

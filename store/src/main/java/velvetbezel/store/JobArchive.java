@@ -1,5 +1,6 @@
 package velvetbezel.store;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -14,7 +15,7 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
 
 /**
- * A job as one ZIP: job.json (fields and log) and sheets/*.json (every sheet the job uses). It reads back in
+ * A job as one ZIP: job.json (fields and log), sheets/*.json (every sheet the job uses) and photos/*.jpg. It reads back in
  * without loss: sheets that differ from the library's are kept for that job alone.
  */
 public class JobArchive {
@@ -23,13 +24,16 @@ public class JobArchive {
     /** More than any job has: a joint has about ten entries, and a job some dozens of joints. */
     private static final int MOST_FIELDS = 20_000;
 
+    private static final String PHOTO = "photos/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\\.jpg";
     private static final int MOST_LOG_ENTRIES = 50_000;
     private final Jobs jobs;
     private final Library library;
+    private final Photos photos;
 
-    public JobArchive(Jobs jobs, Library library) {
+    public JobArchive(Jobs jobs, Library library, Photos photos) {
         this.jobs = jobs;
         this.library = library;
+        this.photos = photos;
     }
 
     public byte[] write(Job job) {
@@ -43,7 +47,10 @@ public class JobArchive {
                     : library.find(id).map(Document::body).orElseThrow();
             texts.put("sheets/" + id + ".json", Json.write(Json.parse(body)));
         }
-        return Zip.write(texts);
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        texts.forEach((name, text) -> files.put(name, text.getBytes(StandardCharsets.UTF_8)));
+        photos.of(job.id(), job.state()).forEach((id, jpeg) -> files.put("photos/" + id + ".jpg", jpeg));
+        return Zip.writeFiles(files);
     }
 
     private Map<String, Object> tree(Job job, Map<String, String> fields) {
@@ -81,8 +88,13 @@ public class JobArchive {
      * @throws InvalidInput with every fault; nothing is written then
      */
     public Job read(byte[] bytes) {
-        Map<String, String> files = Zip.read(bytes, "a job archive that was saved at Hand over");
+        Map<String, String> files = new LinkedHashMap<>();
+        Map<UUID, byte[]> pictures = new LinkedHashMap<>();
         List<InputProblem> faults = new ArrayList<>();
+        Zip.readFiles(bytes, "a job archive that was saved at Hand over").forEach((name, content) -> {
+            if (name.matches(PHOTO)) photo(name, content, pictures, faults);
+            else files.put(name, new String(content, StandardCharsets.UTF_8));
+        });
         List<Document> own = sheets(files, faults);
         List<InputProblem> inJob = new ArrayList<>();
         Node job = job(files, inJob);
@@ -102,7 +114,18 @@ public class JobArchive {
         if (log.isEmpty()) job.at("log").fault("is missing or empty; a job has at least the entry that opened it.");
         inJob.forEach(f -> faults.add(new InputProblem("job.json: " + f.field(), f.message())));
         if (!faults.isEmpty()) throw new InvalidInput(faults.stream().distinct().toList());
-        return jobs.restore(id, number, title, fields, log, own);
+        Job restored = jobs.restore(id, number, title, fields, log, own);
+        pictures.forEach((photo, jpeg) -> photos.keep(restored.id(), photo, jpeg));
+        return restored;
+    }
+
+    private static void photo(String name, byte[] content, Map<UUID, byte[]> into, List<InputProblem> faults) {
+        try {
+            Photos.check(name, content);
+            into.put(UUID.fromString(name.substring("photos/".length(), name.length() - ".jpg".length())), content);
+        } catch (InvalidInput e) {
+            faults.addAll(e.faults());
+        }
     }
 
     private static void atMost(int most, int found, String what) {
@@ -130,7 +153,8 @@ public class JobArchive {
             if (name.equals("job.json")) return;
             if (!name.matches("sheets/[a-z0-9-]+\\.json")) {
                 faults.add(new InputProblem(
-                        name, "does not belong in a job archive, which holds job.json and sheets/*.json."));
+                        name,
+                        "does not belong in a job archive, which holds job.json, sheets/*.json and photos/*.jpg."));
                 return;
             }
             try {

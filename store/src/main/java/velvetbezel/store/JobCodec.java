@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -42,6 +43,7 @@ import velvetbezel.store.JobTexts.Text;
  */
 public final class JobCodec {
     private static final int MOST_CHARACTERS = 4000;
+    private static final String UUID_FORM = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
     private static final Map<String, Kind<?, ?>> BY_NAME = new HashMap<>();
     private static final Map<Class<?>, Kind<?, ?>> BY_TYPE = new HashMap<>();
     private static final Text<Entry.Done> DONE = oneOf(Map.of("done", Entry.Done.DONE));
@@ -207,6 +209,12 @@ public final class JobCodec {
 
     private static void atTheDash() {
         each("step", Entry.StepDone.class, Entry.StepDone::id, JobCodec::step, JobTexts.DONE_STEP);
+        each(
+                "photo",
+                Entry.PhotoTaken.class,
+                e -> e.id().toString(),
+                id -> id.matches(UUID_FORM) ? Optional.of(new Entry.PhotoTaken(UUID.fromString(id))) : Optional.empty(),
+                PLAIN);
         each("extra", Entry.ExtraTaken.class, Entry.ExtraTaken::extra, any(Entry.ExtraTaken::new), DONE);
         each(
                 "open up",

@@ -15,7 +15,7 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import velvetbezel.sheet.InvalidInput;
 
-/** Texts in a ZIP. Reading stops at a size no honest archive has, so that a small file cannot fill the memory. */
+/** Files in a ZIP, texts mostly. Reading stops at a size no honest archive has, so that a small file cannot fill the memory. */
 final class Zip {
     private static final int MOST_BYTES = 60_000_000;
     private static final int MOST_ENTRIES = 12_000;
@@ -26,13 +26,20 @@ final class Zip {
 
     /** @return the same bytes for the same texts */
     static byte[] write(Map<String, String> texts) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        texts.forEach((name, text) -> files.put(name, text.getBytes(StandardCharsets.UTF_8)));
+        return writeFiles(files);
+    }
+
+    /** @return the same bytes for the same files */
+    static byte[] writeFiles(Map<String, byte[]> files) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (var text : texts.entrySet()) {
-                ZipEntry entry = new ZipEntry(text.getKey());
+            for (var file : files.entrySet()) {
+                ZipEntry entry = new ZipEntry(file.getKey());
                 entry.setTime(0);
                 zip.putNextEntry(entry);
-                zip.write(text.getValue().getBytes(StandardCharsets.UTF_8));
+                zip.write(file.getValue());
                 zip.closeEntry();
             }
         } catch (IOException e) {
@@ -59,18 +66,26 @@ final class Zip {
         }
     }
 
-    static Map<String, String> read(byte[] bytes, String kind) {
-        return read(bytes, kind, new Budget());
+    static Map<String, byte[]> readFiles(byte[] bytes, String kind) {
+        return readFiles(bytes, kind, new Budget());
+    }
+
+    /** As texts. */
+    static Map<String, String> read(byte[] bytes, String kind, Budget budget) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        readFiles(bytes, kind, budget)
+                .forEach((name, content) -> texts.put(name, new String(content, StandardCharsets.UTF_8)));
+        return texts;
     }
 
     /**
      * @param kind what it should be, for messages
      * @throws InvalidInput if it is no ZIP, cut short, too large, or names a place outside itself
      */
-    static Map<String, String> read(byte[] bytes, String kind, Budget budget) {
+    static Map<String, byte[]> readFiles(byte[] bytes, String kind, Budget budget) {
         if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K')
             throw new InvalidInput("archive", "is no ZIP file. Choose %s.".formatted(kind));
-        Optional<Map<String, String>> files = Optional.empty();
+        Optional<Map<String, byte[]>> files = Optional.empty();
         if (endsProperly(bytes)) files = unpacked(bytes, budget);
         return files.orElseThrow(
                 () -> new InvalidInput(
@@ -79,7 +94,7 @@ final class Zip {
     }
 
     /** Names are in UTF-8 or, where they cannot be, in the alphabet that the format began with. Empty if damaged. */
-    private static Optional<Map<String, String>> unpacked(byte[] bytes, Budget budget) {
+    private static Optional<Map<String, byte[]>> unpacked(byte[] bytes, Budget budget) {
         int before = budget.bytes;
         int entries = budget.entries;
         try {
@@ -96,15 +111,15 @@ final class Zip {
         }
     }
 
-    private static Map<String, String> unpacked(byte[] bytes, Charset names, Budget budget) throws IOException {
-        Map<String, String> files = new LinkedHashMap<>();
+    private static Map<String, byte[]> unpacked(byte[] bytes, Charset names, Budget budget) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
         try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes), names)) {
             for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
                 if (e.isDirectory()) continue;
                 byte[] content = budget.read(zip);
                 if (outside(e.getName()))
                     throw new InvalidInput(e.getName(), "names a place outside the archive; nothing was imported.");
-                if (files.put(e.getName(), new String(content, StandardCharsets.UTF_8)) != null)
+                if (files.put(e.getName(), content) != null)
                     throw new InvalidInput(e.getName(), "comes twice in the archive.");
             }
         }

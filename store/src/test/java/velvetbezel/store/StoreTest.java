@@ -43,7 +43,7 @@ class StoreTest {
         DSLContext db = TestDatabase.fresh();
         library = new Library(db);
         jobs = new Jobs(db, Clock.systemUTC());
-        archive = new JobArchive(jobs, library);
+        archive = new JobArchive(jobs, library, new Photos(db));
     }
 
     /** A shelf of the demo's sheets that is large enough to store and quick to read. */

@@ -15,6 +15,7 @@ import velvetbezel.store.Imports;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.Photos;
 import velvetbezel.store.Shelves;
 import velvetbezel.store.Suppliers;
 import velvetbezel.web.demo.DemoWeek;
@@ -69,8 +70,13 @@ public class Application {
     }
 
     @Bean
-    JobArchive archive(Jobs jobs, Library library) {
-        return new JobArchive(jobs, library);
+    Photos photos(DSLContext db) {
+        return new Photos(db);
+    }
+
+    @Bean
+    JobArchive archive(Jobs jobs, Library library, Photos photos) {
+        return new JobArchive(jobs, library, photos);
     }
 
     /**

@@ -4,9 +4,10 @@ import * as job from './job.js';
 import { register } from './keep.js';
 import * as keys from './keys.js';
 import * as lines from './lines.js';
+import * as photo from './photo.js';
 import * as shelf from './shelf.js';
 
-const MODULES = { import: following, job, lines, shelf };
+const MODULES = { import: following, job, lines, photo, shelf };
 
 keys.mount(document);
 register();

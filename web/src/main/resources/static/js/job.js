@@ -216,7 +216,7 @@ function listen(root, page) {
   root.addEventListener('input', (event) => {
     const control = event.target;
     const form = control.closest('form[data-save]');
-    if (!form || !control.matches('input:not([type=radio]), textarea')) return;
+    if (!form || !control.matches('input:not([type=radio], [type=file]), textarea')) return;
     control.dataset.dirty = 'yes';
     control.dataset.seen ??= form.querySelector('input[name=seen]')?.value;
     if ('wait' in control.dataset) return;

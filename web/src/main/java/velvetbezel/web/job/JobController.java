@@ -2,7 +2,6 @@ package velvetbezel.web.job;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -15,11 +14,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.View;
 import org.springframework.web.servlet.view.RedirectView;
 import velvetbezel.job.Entry;
-import velvetbezel.sheet.InputProblem;
-import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
-import velvetbezel.store.StaleEdit;
 import velvetbezel.web.shell.Who;
 
 /** What every station of a job has: changes, undo, the log. */
@@ -29,10 +25,6 @@ class JobController {
     private static final String FIELD = "f:";
     /** Those with this prefix say what the page showed of the design. */
     private static final String SHOWN = "d:";
-    /** A browser's queue says so, and is told what became of its change: "taken" or "refused". */
-    private static final String QUEUE = "X-Queue";
-
-    private static final String OUTCOME = "X-Change";
 
     private final Changes changes;
     private final Jobs jobs;
@@ -63,26 +55,13 @@ class JobController {
             @RequestParam String back,
             @RequestParam Map<String, String> form,
             @RequestParam(defaultValue = "") String change,
-            @RequestHeader(name = QUEUE, defaultValue = "") String queue,
+            @RequestHeader(name = ChangeAnswer.QUEUE, defaultValue = "") String queue,
             Who.Person who,
             HttpServletResponse response) {
         Map<String, String> typed = named(form, FIELD);
-        String page = within(open, back);
-        response.setHeader(OUTCOME, "refused");
-        try {
-            changes.change(open, sender(who, change, typed), seen, typed, named(form, SHOWN));
-            response.setHeader(OUTCOME, "taken");
-            return queue.isEmpty()
-                    ? new RedirectView(page)
-                    : new ShownAgain(page, HttpStatus.OK, Frame.Trouble.NONE, Map.of());
-        } catch (InvalidInput e) {
-            return new ShownAgain(page, HttpStatus.UNPROCESSABLE_CONTENT, trouble(e.faults()), typed);
-        } catch (Changes.OtherDesign e) {
-            return new ShownAgain(page, HttpStatus.CONFLICT, trouble(e.faults()), Map.of());
-        } catch (StaleEdit e) {
-            Frame.Trouble trouble = new Frame.Trouble(Map.of(), Optional.of(Frame.Stale.of(e, open)));
-            return new ShownAgain(page, HttpStatus.CONFLICT, trouble, Map.of());
-        }
+        ChangeAnswer answer = new ChangeAnswer(open, within(open, back), !queue.isEmpty(), response);
+        return answer.to(
+                typed, () -> changes.change(open, sender(who, change, typed), seen, typed, named(form, SHOWN)));
     }
 
     private static Map<String, String> named(Map<String, String> form, String prefix) {
@@ -94,16 +73,10 @@ class JobController {
     }
 
     /** A page has one name for what is sent from it: with other content it is another change. */
-    private static Sender sender(Who.Person who, String change, Map<String, String> typed) {
+    static Sender sender(Who.Person who, String change, Map<String, String> typed) {
         Optional<String> name =
                 change.matches("[0-9a-f-]{36}") ? Optional.of(change + "/" + typed.hashCode()) : Optional.empty();
         return new Sender(who.name(), who.device(), name);
-    }
-
-    private static Frame.Trouble trouble(List<InputProblem> problems) {
-        Map<String, String> byField = new LinkedHashMap<>();
-        for (InputProblem p : problems) byField.merge(p.field(), p.message(), (a, b) -> a + " " + b);
-        return new Frame.Trouble(byField, Optional.empty());
     }
 
     /** @param entry the change to take back; refused where another one came after it */
@@ -125,7 +98,7 @@ class JobController {
     }
 
     /** A page of this job, whatever was sent. */
-    private static String within(OpenJob open, String back) {
+    static String within(OpenJob open, String back) {
         int number = open.job().number();
         return back.matches("/jobs/%d/[a-z-]+(\\?([A-Za-z0-9=&,._+-]|%%[0-9A-Fa-f]{2})*)?".formatted(number))
                 ? back

@@ -91,6 +91,7 @@ public final class Phrases {
         if (entry instanceof Entry.PositionAltered e)
             return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
+        if (entry instanceof Entry.PhotoTaken) return "Photo";
         if (entry instanceof Entry.StepDone) return "At the dash";
         if (entry instanceof Entry.PartWanted) return Words.sentence(rest) + " in every kit";
         if (entry instanceof Entry.NeedFilled) return Words.sentence(rest) + ", not bought";

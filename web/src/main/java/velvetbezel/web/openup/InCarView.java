@@ -17,6 +17,7 @@ import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.PhotoLine;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.shell.Say;
 
@@ -34,6 +35,7 @@ public record InCarView(
         Optional<Card> current,
         List<Other> others,
         List<StepLine.Hazard> lately,
+        List<PhotoLine> photos,
         String field,
         int elseNumber) {
     /** Numbers of steps are so far apart that what was done instead finds room before the next. */
@@ -91,6 +93,7 @@ public record InCarView(
                 cards.stream().findFirst(),
                 new OtherSteps(course.dash()).all(),
                 lately(course),
+                PhotoLine.of(open),
                 field(instead(open), device),
                 instead(open));
     }
@@ -106,7 +109,7 @@ public record InCarView(
 
     /** What the last step brought about, where that is more than a caution. */
     private static List<StepLine.Hazard> lately(Course course) {
-        return course.findings().stream()
+        return course.found().stream()
                 .filter(f -> f.step() == course.done() - 1 && f.severity() != Severity.CAUTION)
                 .map(StepLine.Hazard::of)
                 .toList();
@@ -140,7 +143,7 @@ public record InCarView(
             int at = i;
             StripStep step = course.steps().get(i);
             List<HazardFinding> here =
-                    course.findings().stream().filter(f -> f.step() == at).toList();
+                    course.found().stream().filter(f -> f.step() == at).toList();
             cards.add(new Card(
                     i + 1,
                     course.steps().size(),

@@ -159,7 +159,7 @@ public record OpenUpView(
         List<StepLine> between = new ArrayList<>();
         List<StepLine> together = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
-            StepLine line = StepLine.of(i, steps.get(i), i < course.done(), words, course.findings());
+            StepLine line = StepLine.of(i, steps.get(i), i < course.done(), words, course.found());
             if (exchange < 0 || i < exchange) apart.add(line);
             else if (i <= test) between.add(line);
             else together.add(line);

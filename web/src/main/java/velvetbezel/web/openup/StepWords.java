@@ -73,10 +73,14 @@ final class StepWords {
         return step instanceof StripStep.Noted s ? Say.it("step.note", s.text()) : Say.it("step.end");
     }
 
-    private static String counted(String code, GroupOf group, int count) {
+    private String kind(GroupOf of) {
+        return group(of).map(FastenerGroup::kind).orElse("screw");
+    }
+
+    private String counted(String code, GroupOf group, int count) {
         return group.name().equals(GroupOf.CLIPS)
                 ? Say.it(code + ".clips", count, group.item().name())
-                : Say.it(code, group.name(), count, group.item().name());
+                : Say.it(code, group.name(), count, group.item().name(), kind(group));
     }
 
     /** "off" is what people call a clamp that is disconnected. */
