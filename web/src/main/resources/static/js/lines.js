@@ -42,6 +42,24 @@ class LinesForm {
     to.select?.();
   }
 
+  /** Alt and an arrow key moves the line under the cursor. */
+  movesLine(event) {
+    const area = event.target.closest('[data-move-lines]');
+    const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    if (!area || !event.altKey || !by) return;
+    event.preventDefault();
+    const lines = area.value.split('\n');
+    const at = area.value.slice(0, area.selectionStart).split('\n').length - 1;
+    const to = at + by;
+    if (to < 0 || to >= lines.length) return;
+    [lines[at], lines[to]] = [lines[to], lines[at]];
+    const column = area.selectionStart - area.value.split('\n').slice(0, at).join('\n').length - (at ? 1 : 0);
+    area.value = lines.join('\n');
+    const start = lines.slice(0, to).join('\n').length + (to ? 1 : 0) + column;
+    area.setSelectionRange(start, start);
+    this.soon();
+  }
+
   /** Enter in a single field looks again; it never saves by accident. */
   noAccident(event) {
     if (event.key !== 'Enter' || event.target.tagName !== 'INPUT' || event.target.type === 'checkbox') return;
@@ -55,5 +73,6 @@ export function mount(root) {
   root.addEventListener('input', () => form.soon());
   root.addEventListener('change', () => form.soon());
   root.addEventListener('keydown', (event) => form.endsPlug(event));
+  root.addEventListener('keydown', (event) => form.movesLine(event));
   root.addEventListener('keydown', (event) => form.noAccident(event));
 }
