@@ -11,6 +11,7 @@ import velvetbezel.sheet.strip.ConnectorOf;
 import velvetbezel.sheet.strip.GroupOf;
 import velvetbezel.sheet.strip.ItemId;
 import velvetbezel.sheet.strip.ItemPosition;
+import velvetbezel.sheet.strip.ScrewDrive;
 import velvetbezel.state.StateField;
 
 /**
@@ -105,14 +106,20 @@ public final class Recorder {
         return tree;
     }
 
-    /** "side, T20" was typed as group and drive in one. */
+    /** The name ends with the drive where somebody said it: "front hex 7". */
     private static Map<String, Object> group(String name, int count) {
         Map<String, Object> group = new LinkedHashMap<>();
-        int at = name.lastIndexOf(" - ");
-        group.put("id", at < 0 ? name : name.substring(0, at));
-        group.put("drive", at < 0 ? "by hand" : name.substring(at + 3));
+        group.put("id", name);
+        group.put("drive", drive(name));
         group.put("count", count);
         return group;
+    }
+
+    private static String drive(String name) {
+        for (String rest = name; ; rest = rest.substring(rest.indexOf(' ') + 1)) {
+            if (ScrewDrive.find(rest).isPresent()) return rest;
+            if (rest.indexOf(' ') < 0) return "by hand";
+        }
     }
 
     private List<Object> leads(String item) {

@@ -18,7 +18,10 @@ function fields(form, only, seen) {
   const pairs = [...form.querySelectorAll('input[type=hidden]')]
     .filter((i) => i.name !== 'change' && (!i.name.startsWith('d:') || sent.has(i.name)))
     .map((i) => [i.name, i.name === 'seen' ? seen ?? i.value : i.value]);
-  return [...pairs, ...only.map((control) => [stepName(form, control), valueOf(form, control)])];
+  const beside = 'whole' in form.dataset ? [...form.querySelectorAll('input:not([type=hidden]), select')] : [];
+  const controls = [...new Set([...only, ...beside])].filter((i) => i.type !== 'checkbox' || i.checked);
+  const now = 'whole' in form.dataset ? [['at', String(Math.round(Date.now() / 1000))]] : [];
+  return [...pairs, ...now, ...controls.map((control) => [stepName(form, control), valueOf(form, control)])];
 }
 
 /** A step says when it was done, by this device's clock. */
@@ -226,7 +229,7 @@ function listen(root, page) {
   root.addEventListener('change', (event) => {
     const control = event.target;
     const form = control.closest('form[data-save]');
-    if (!form || !control.name || control.closest('.settle, .hand, .without')) return;
+    if (!form || !control.name || control.closest('.settle, .hand, .without, [data-whole]')) return;
     clearTimeout(timers.get(control));
     if (control.matches('select, [type=radio]') || control.dataset.dirty) page.send(form, [control]);
   });

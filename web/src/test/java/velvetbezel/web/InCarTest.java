@@ -15,6 +15,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -23,9 +24,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
+import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
+import velvetbezel.store.Json;
+import velvetbezel.store.Library;
 import velvetbezel.store.Photos;
 import velvetbezel.strip.StepText;
 
@@ -196,5 +200,65 @@ class InCarTest extends InBrowser {
         page.locator("#in-hand-tool").selectOption("hex 7");
         page.locator("button:has-text('Where does it belong?')").click();
         assertThat(page.locator(".trays .hand-answer li").first()).hasText("radio, front");
+    }
+
+    @Test
+    void newCarIsRecordedWithAPhoneAndPlannedFromItsRecording() {
+        Library library = TestApp.bean(Library.class);
+        String car = "meridale-plover-2014-amplified";
+        Optional<Object> known =
+                SheetTree.get(Json.parse(library.find(car).orElseThrow().body()), "strip");
+        library.change(
+                car,
+                "Ines Hallam",
+                "nobody knows",
+                library.revision(car),
+                t -> SheetTree.put(t, "strip", Optional.empty()));
+        job = jobs.create("Unknown dash", "Ines Hallam", List.of(Change.set(new Entry.VehicleChosen(), car)));
+        Page page = window("ines", 390, 844);
+        page.navigate(path("open-up"));
+        assertThat(page.locator("h1")).hasText("Nobody has said how this dash comes apart");
+        page.locator("a:has-text('Record it while doing it')").click();
+        recorded(page, "set battery: disconnected");
+        page.locator("#part").fill("surround");
+        page.locator("#count").fill("99");
+        page.locator(".record-form button[value=undo]").click();
+        assertThat(page.locator("#alerts")).containsText("\"99\" came out; a number from 1 to 60 is expected.");
+        assertThat(page.locator("#part")).hasValue("surround");
+        page.locator("#count").fill("3");
+        page.locator("#drive").selectOption("T20");
+        recorded(page, "undo");
+        recorded(page, "loosen");
+        page.locator("#plug").fill("airbag lamp");
+        page.locator("#airbag").check();
+        recorded(page, "unplug");
+        recorded(page, "lift");
+        page.locator("#part").fill("radio");
+        page.locator("#airbag").uncheck();
+        page.locator("#count").fill("4");
+        page.locator("#where").fill("front");
+        page.locator("#drive").selectOption("hex 7");
+        recorded(page, "undo");
+        recorded(page, "loosen");
+        page.locator("#plug").fill("main");
+        recorded(page, "unplug");
+        recorded(page, "lift");
+        page.locator("button:has-text('Make the sheet of it')").click();
+        assertThat(page.locator("h1")).containsText("steps left");
+        assertThat(page.locator(".steps-table")).containsText("Plug airbag lamp of surround in");
+        assertThat(page.locator(".steps-table")).containsText("Do up 4 screws of radio: front hex 7");
+        assertEquals(0, page.locator(".hazard.bad").count(), () -> page.locator(".steps-table")
+                .allInnerTexts()
+                .toString());
+        library.change(car, "Ines Hallam", "known again", library.revision(car), t -> SheetTree.put(t, "strip", known));
+    }
+
+    private static void recorded(Page page, String what) {
+        int before = page.locator(".recorded li").count();
+        Locator button = page.locator(".record-form button[value='%s']".formatted(what));
+        if (what.startsWith("set ")) page.locator(".record-form summary").click();
+        button.click();
+        assertThat(page.locator(".recorded li").nth(before)).hasCount(1);
+        assertThat(page.locator("#saving")).hasText("");
     }
 }

@@ -48,6 +48,7 @@ public record Frame(
             "in-car",
             "in-car/ahead",
             "trays",
+            "record",
             "prove",
             "prove/ahead",
             "hand-over");

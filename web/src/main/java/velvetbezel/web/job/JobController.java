@@ -15,7 +15,6 @@ import org.springframework.web.servlet.View;
 import org.springframework.web.servlet.view.RedirectView;
 import velvetbezel.job.Entry;
 import velvetbezel.store.Jobs;
-import velvetbezel.store.Sender;
 import velvetbezel.web.shell.Who;
 
 /** What every station of a job has: changes, undo, the log. */
@@ -59,9 +58,10 @@ class JobController {
             Who.Person who,
             HttpServletResponse response) {
         Map<String, String> typed = named(form, FIELD);
-        ChangeAnswer answer = new ChangeAnswer(open, within(open, back), !queue.isEmpty(), response);
+        ChangeAnswer answer = ChangeAnswer.of(open, back, queue, response);
         return answer.to(
-                typed, () -> changes.change(open, sender(who, change, typed), seen, typed, named(form, SHOWN)));
+                typed,
+                () -> changes.change(open, ChangeAnswer.sender(who, change, typed), seen, typed, named(form, SHOWN)));
     }
 
     private static Map<String, String> named(Map<String, String> form, String prefix) {
@@ -70,13 +70,6 @@ class JobController {
             if (name.startsWith(prefix)) named.put(name.substring(prefix.length()), value);
         });
         return named;
-    }
-
-    /** A page has one name for what is sent from it: with other content it is another change. */
-    static Sender sender(Who.Person who, String change, Map<String, String> typed) {
-        Optional<String> name =
-                change.matches("[0-9a-f-]{36}") ? Optional.of(change + "/" + typed.hashCode()) : Optional.empty();
-        return new Sender(who.name(), who.device(), name);
     }
 
     /** @param entry the change to take back; refused where another one came after it */

@@ -54,14 +54,14 @@ class PhotoController {
             @RequestHeader(name = ChangeAnswer.QUEUE, defaultValue = "") String queue,
             Who.Person who,
             HttpServletResponse response) {
-        ChangeAnswer answer = new ChangeAnswer(open, JobController.within(open, back), !queue.isEmpty(), response);
+        ChangeAnswer answer = ChangeAnswer.of(open, back, queue, response);
         return answer.to(Map.of(), () -> {
             UUID id = queue.isEmpty() ? UUID.randomUUID() : named(change);
             photos.keep(open.job().id(), id, jpeg(data, file));
             String said = caption.isBlank() ? "photo" : caption.strip();
             changes.change(
                     open,
-                    JobController.sender(who, change, Map.of("photo", id.toString())),
+                    ChangeAnswer.sender(who, change, Map.of("photo", id.toString())),
                     seen,
                     List.of(Change.set(new Entry.PhotoTaken(id), said.substring(0, Math.min(200, said.length())))));
         });

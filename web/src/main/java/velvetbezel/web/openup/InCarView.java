@@ -120,7 +120,7 @@ public record InCarView(
         return last(open) + 1;
     }
 
-    private static int next(OpenJob open) {
+    static int next(OpenJob open) {
         return (last(open) / APART + 1) * APART;
     }
 

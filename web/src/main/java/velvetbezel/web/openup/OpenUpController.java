@@ -1,26 +1,35 @@
 package velvetbezel.web.openup;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.Locale;
+import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.View;
+import velvetbezel.web.job.ChangeAnswer;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Paper;
+import velvetbezel.web.job.Station;
 import velvetbezel.web.shell.Download;
 import velvetbezel.web.shell.Who;
 
 /** Open up: the order at the bench, one step at a time in the car, the trays, any other order tried, and on paper. */
 @Controller
 class OpenUpController {
+    private final Recording recording;
     private final Paper paper;
     private final Clock clock;
 
-    OpenUpController(Paper paper, Clock clock) {
+    OpenUpController(Recording recording, Paper paper, Clock clock) {
+        this.recording = recording;
         this.paper = paper;
         this.clock = clock;
     }
@@ -54,6 +63,36 @@ class OpenUpController {
     String tryOrder(OpenJob open, Frame.Trouble trouble, @RequestParam(defaultValue = "") String steps, Model model) {
         model.addAttribute("view", TryOrderView.of(open, steps, trouble));
         return "openup/try-order";
+    }
+
+    @GetMapping("/jobs/{number}/record")
+    String record(OpenJob open, Frame.Trouble trouble, Model model) {
+        model.addAttribute("view", RecordView.of(open, trouble));
+        return "openup/record";
+    }
+
+    /** @param typed what was done and to which part */
+    @PostMapping("/jobs/{number}/record")
+    View record(
+            OpenJob open,
+            @RequestParam long seen,
+            @RequestParam String back,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(defaultValue = "") String change,
+            @RequestHeader(name = ChangeAnswer.QUEUE, defaultValue = "") String queue,
+            Who.Person who,
+            HttpServletResponse response) {
+        return ChangeAnswer.of(open, back, queue, response)
+                .to(
+                        typed,
+                        () -> recording.record(
+                                open, ChangeAnswer.sender(who, change, typed), seen, device(who), typed));
+    }
+
+    @PostMapping("/jobs/{number}/record/sheet")
+    String makeSheet(OpenJob open, Who.Person who) {
+        recording.makeSheet(open, who.name());
+        return "redirect:" + open.path(Station.OPEN_UP);
     }
 
     @GetMapping("/jobs/{number}/open-up.pdf")
