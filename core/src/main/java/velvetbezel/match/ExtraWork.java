@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import velvetbezel.function.FunctionId;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.strip.Openings;
 
 /**
  * Something worth doing while the dash is open. The same strip-down serves it: done later, the dash comes out again.
@@ -18,7 +19,10 @@ import velvetbezel.sheet.Sheet;
  */
 public record ExtraWork(
         String name, Optional<Sheet.Part> part, Optional<Long> cents, int now, int later, List<FunctionId> brings) {
-    /** Minutes beside the frame's own to take panels off and put them back (a starting figure, from memory). */
+    /**
+     * Minutes beside the frame's own to take panels off and put them back, where no sheet says (starting figure, from
+     * memory).
+     */
     private static final int PANELS = 20;
 
     public ExtraWork {
@@ -36,16 +40,20 @@ public record ExtraWork(
             new Preparation("Vent or trim clip repaired", 500, 15));
 
     /**
-     * Parts that would bring something to a kit, and the usual preparations.
+     * Parts that would bring something to a kit, and what the vehicle's sheet says is worth doing meanwhile; where it
+     * says nothing, the usual preparations.
      *
-     * @param swaps each part that could go into an empty place of the kit, with what becomes of the kit then
+     * @param swaps    each part that could go into an empty place of the kit, with what becomes of the kit then
+     * @param openings what opening this dash once more takes; empty where its sheet does not say how it comes apart
      */
-    public static List<ExtraWork> of(Kit kit, List<RadioMatch.Swap> swaps, Market market) {
-        int again = PANELS
-                + kit.parts().stream()
-                        .filter(p -> p.holds().isPresent())
-                        .mapToInt(p -> p.minutes().orElse(0))
-                        .sum();
+    public static List<ExtraWork> of(Kit kit, List<RadioMatch.Swap> swaps, Market market, Optional<Openings> openings) {
+        int again = openings.flatMap(Openings::again)
+                .map(m -> (int) Math.round(m))
+                .orElse(PANELS
+                        + kit.parts().stream()
+                                .filter(p -> p.holds().isPresent())
+                                .mapToInt(p -> p.minutes().orElse(0))
+                                .sum());
         List<ExtraWork> extras = new ArrayList<>();
         for (RadioMatch.Swap s : swaps) {
             if (s.part().isEmpty() || s.again().isEmpty() || !s.lost().isEmpty()) continue;
@@ -58,9 +66,27 @@ public record ExtraWork(
                     minutes + again,
                     s.again()));
         }
-        Stream<ExtraWork> usual = USUAL.stream()
-                .map(u -> new ExtraWork(
-                        u.name, Optional.empty(), Optional.of(u.cents), u.minutes, u.minutes + again, List.of()));
-        return Stream.concat(extras.stream(), usual).toList();
+        List<Openings.Saving> stated = openings.map(Openings::all).orElse(List.of());
+        Stream<ExtraWork> meanwhile = stated.isEmpty()
+                ? USUAL.stream()
+                        .map(u -> new ExtraWork(
+                                u.name,
+                                Optional.empty(),
+                                Optional.of(u.cents),
+                                u.minutes,
+                                u.minutes + again,
+                                List.of()))
+                : stated.stream().map(ExtraWork::of);
+        return Stream.concat(extras.stream(), meanwhile).toList();
+    }
+
+    private static ExtraWork of(Openings.Saving s) {
+        return new ExtraWork(
+                s.extra().id(),
+                Optional.empty(),
+                Optional.empty(),
+                (int) Math.round(s.adds()),
+                (int) Math.round(s.alone()),
+                List.of());
     }
 }

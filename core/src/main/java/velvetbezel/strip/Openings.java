@@ -11,6 +11,9 @@ import velvetbezel.sheet.strip.StripDown;
 
 /** What else is worth doing while a dash is open, and the minutes that it saves. */
 public final class Openings {
+    /** Minutes below which nothing is saved. */
+    private static final double WORTH_A_WORD = 1;
+
     private final Planner planner;
     private final StripDown strip;
     private final Wanted wanted;
@@ -38,7 +41,17 @@ public final class Openings {
         }
     }
 
-    /** Every extra of the sheet that can be reached with the dash open as far as is wanted, or a little further. */
+    /**
+     * Minutes to open the dash and close it once more, with nothing done meanwhile; empty where there is no order.
+     */
+    public Optional<Double> again() {
+        StripDown bare = new StripDown(strip.items(), List.of(), List.of(), strip.facts());
+        return planner.plan(bare, wanted.with(Set.of()), CarState.CLOSED, false)
+                .found()
+                .map(o -> o.minutes().usual());
+    }
+
+    /** Every extra of the sheet that costs less now, with the dash open anyway, than on another day. */
     public List<Saving> all() {
         List<Saving> savings = new ArrayList<>();
         Optional<Double> base = minutes(wanted);
@@ -50,8 +63,9 @@ public final class Openings {
             Optional<Double> both = minutes(wanted.with(with));
             Optional<Double> alone = minutes(new Wanted(Set.of(), Set.of(), Set.of(x.id()), wanted.school()));
             double own = x.minutes().usual();
-            if (both.isPresent() && alone.isPresent())
-                savings.add(new Saving(x, more(with), both.get() - base.get() + own, alone.get() + own));
+            if (both.isEmpty() || alone.isEmpty()) continue;
+            Saving saving = new Saving(x, more(with), both.get() - base.get() + own, alone.get() + own);
+            if (saving.saves() > WORTH_A_WORD) savings.add(saving);
         }
         return savings;
     }

@@ -220,7 +220,10 @@ final class Tasks {
             ItemId owner = c.id().item();
             Optional<Integer> off = of(c.id(), Task.Kind.UNPLUG);
             Optional<Integer> on = of(c.id(), Task.Kind.PLUG_IN);
-            if (c.reach() == ItemPosition.LOOSE) put(of(owner, Task.Kind.LOOSEN), off);
+            if (c.reach() == ItemPosition.LOOSE) {
+                put(of(owner, Task.Kind.LOOSEN), off);
+                put(of(owner, Task.Kind.LOOSEN), on);
+            }
             put(off, of(owner, Task.Kind.LIFT));
             put(off, on);
             put(exchange, on);

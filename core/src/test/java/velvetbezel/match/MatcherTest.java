@@ -350,7 +350,8 @@ class MatcherTest {
                 .findFirst()
                 .orElseThrow();
         Kit kit = MINIBUS.ask(Wishes.NONE).kits().get(0);
-        List<ExtraWork> extras = ExtraWork.of(kit, pebblefen.additions(kit, Wishes.NONE, Market.SHEETS), Market.SHEETS);
+        List<ExtraWork> extras = ExtraWork.of(
+                kit, pebblefen.additions(kit, Wishes.NONE, Market.SHEETS), Market.SHEETS, Optional.empty());
         ExtraWork microphone = extras.stream()
                 .filter(e ->
                         e.part().filter(p -> p.id().equals("kelfax-microphone")).isPresent())

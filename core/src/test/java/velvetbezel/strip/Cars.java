@@ -82,7 +82,7 @@ public final class Cars {
                        'after': ['front']}]}],
                  'works': [{'id': 'delete paired phones', 'phase': 'before', 'plugged': ['radio.main'],
                     'needs': {'battery': ['connected'], 'key': ['accessory', 'run']}}],
-                 'extras': [{'id': 'USB lead into the glove box', 'open': ['glove box:loose'],
+                 'extras': [{'id': 'USB lead into the glove box', 'open': ['glove box:loose', 'radio'],
                     'minutes': [5, 8, 15]}]}""");
     }
 

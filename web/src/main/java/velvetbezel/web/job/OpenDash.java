@@ -14,6 +14,8 @@ import velvetbezel.sheet.strip.ItemId;
 import velvetbezel.sheet.strip.ItemKind;
 import velvetbezel.sheet.strip.StripDown;
 import velvetbezel.strip.CarState;
+import velvetbezel.strip.Openings;
+import velvetbezel.strip.Planner;
 import velvetbezel.strip.StripStep;
 import velvetbezel.strip.Wanted;
 
@@ -48,6 +50,11 @@ public record OpenDash(Optional<StripDown> sheet, Wanted wanted, List<DoneStep> 
             else item.connectors().stream().filter(ItemConnector::supply).forEach(c -> off.add(c.id()));
         }
         return new Wanted(away, off, open.state().extras(), open.state().openUpSchool());
+    }
+
+    /** What else is worth doing while it is open; empty where the sheet does not say how it comes apart. */
+    public Optional<Openings> openings() {
+        return sheet.map(s -> new Openings(new Planner(), s, wanted));
     }
 
     public List<StripStep> steps() {

@@ -33,19 +33,25 @@ public record ExtrasView(Frame frame, String heading, String verdict, List<Line>
         Frame frame = Frame.of(open, Station.MATCH, Frame.Trouble.NONE);
         KitSearch.Answer answer = search.allKits(open);
         return search.chosen(open, answer)
-                .map(k -> {
-                    List<Line> lines = ExtraWork.of(k, search.additions(answer, k), answer.market()).stream()
-                            .map(e -> line(open, rates, k, e))
-                            .toList();
-                    return new ExtrasView(
-                            frame,
-                            "%s worth doing while the dash is open"
-                                    .formatted(Words.sentence(Words.count(lines.size(), "thing"))),
-                            "Later the dash comes out again; at %s an hour that is the difference."
-                                    .formatted(Words.money(rates.hourCents())),
-                            lines,
-                            open.path(Station.MATCH));
-                })
+                .map(
+                        k -> {
+                            List<Line> lines = ExtraWork.of(
+                                            k,
+                                            search.additions(answer, k),
+                                            answer.market(),
+                                            open.dash().openings())
+                                    .stream()
+                                    .map(e -> line(open, rates, k, e))
+                                    .toList();
+                            return new ExtrasView(
+                                    frame,
+                                    "%s worth doing while the dash is open"
+                                            .formatted(Words.sentence(Words.count(lines.size(), "thing"))),
+                                    "Later the dash comes out again; at %s an hour that is the difference."
+                                            .formatted(Words.money(rates.hourCents())),
+                                    lines,
+                                    open.path(Station.MATCH));
+                        })
                 .orElseGet(() -> new ExtrasView(
                         frame,
                         "Extras need a kit first",
