@@ -24,6 +24,7 @@ class ArchitectureTest {
             "run",
             "function",
             "worksheet",
+            "fit",
             "strip",
             "match",
             "prove",

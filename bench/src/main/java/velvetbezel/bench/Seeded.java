@@ -95,7 +95,8 @@ public final class Seeded {
                 p.vehicles(),
                 p.fits(),
                 p.finishes(),
-                p.takes());
+                p.takes(),
+                p.frame());
     }
 
     /**
@@ -119,7 +120,8 @@ public final class Seeded {
                             r.priceCents().map(c -> Math.round(around(c, random.nextGaussian()))),
                             alike ? r.device() : own(r.device(), i),
                             r.screen(),
-                            r.body());
+                            r.body(),
+                            r.shape());
                 })
                 .toList();
     }

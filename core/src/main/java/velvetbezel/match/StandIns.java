@@ -203,7 +203,8 @@ final class StandIns {
                 new Geometry(
                         Fact.missing(new FieldRef(id, "width")),
                         Fact.missing(new FieldRef(id, "height")),
-                        Fact.missing(new FieldRef(id, "depth"))));
+                        Fact.missing(new FieldRef(id, "depth"))),
+                Optional.empty());
     }
 
     /** At the radio's place, with power or sound in it: what a harness adapter joins. */

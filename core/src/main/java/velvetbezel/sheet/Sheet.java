@@ -3,6 +3,9 @@ package velvetbezel.sheet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.fit.KitFrame;
+import velvetbezel.sheet.fit.RadioBody;
+import velvetbezel.sheet.fit.Site;
 import velvetbezel.sheet.strip.StripDown;
 
 /** A document of the library. */
@@ -31,6 +34,7 @@ public sealed interface Sheet {
      * @param space   the opening and the room behind it
      * @param families what is known of the faces of its plugs
      * @param strip   how its dash comes apart; empty where nobody said
+     * @param site    its opening with what is behind it; empty where nobody measured
      */
     record Vehicle(
             Header header,
@@ -51,7 +55,8 @@ public sealed interface Sheet {
             Map<Trait, String> traits,
             Geometry space,
             List<PlugFamily> families,
-            Optional<StripDown> strip)
+            Optional<StripDown> strip,
+            Optional<Site> site)
             implements Sheet {
         public Vehicle {
             devices = List.copyOf(devices);
@@ -83,7 +88,8 @@ public sealed interface Sheet {
                     traits,
                     space,
                     families,
-                    strip);
+                    strip,
+                    site);
         }
 
         /** What is known of a plug's face. */
@@ -99,7 +105,8 @@ public sealed interface Sheet {
      * @param mount      what holds it
      * @param priceCents price in hundredths of the workshop's currency, tax included; empty where nobody stated it
      * @param screen     the factory radio stays as sound source and amplifier driver; this is a screen over it
-     * @param body       face and chassis
+     * @param body       face and chassis, their outer measures
+     * @param shape      its body with plugs and holes; empty where nobody measured
      */
     record Radio(
             Header header,
@@ -108,7 +115,8 @@ public sealed interface Sheet {
             Optional<Long> priceCents,
             Device device,
             boolean screen,
-            Geometry body)
+            Geometry body,
+            Optional<RadioBody> shape)
             implements Sheet {}
 
     /**
@@ -123,6 +131,7 @@ public sealed interface Sheet {
      * @param fits     the cars that its maker or paper names; it may go into others, unproven
      * @param finishes colours it comes in; empty where nobody sees it
      * @param takes    room it takes behind the dash
+     * @param frame    how it holds a radio; empty where it does not, or nobody measured
      */
     record Part(
             Header header,
@@ -135,7 +144,8 @@ public sealed interface Sheet {
             List<String> vehicles,
             Optional<FitList> fits,
             List<String> finishes,
-            Geometry takes)
+            Geometry takes,
+            Optional<KitFrame> frame)
             implements Sheet {
         public Part {
             vehicles = List.copyOf(vehicles);

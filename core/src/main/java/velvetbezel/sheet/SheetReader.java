@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.fit.FitReader;
 import velvetbezel.sheet.strip.StripReader;
 
 /**
@@ -99,7 +100,8 @@ public final class SheetReader {
                 "price",
                 "device",
                 "factory radio stays",
-                "geometry");
+                "geometry",
+                "body");
         return new Sheet.Radio(
                 header,
                 opening(node.at("size")),
@@ -107,7 +109,8 @@ public final class SheetReader {
                 cents(node),
                 new DeviceReader(header.id(), facts, DeviceReader.Owner.RADIO).device(node.at("device")),
                 node.at("factory radio stays").truth(false),
-                facts.geometry(node.at("geometry")));
+                facts.geometry(node.at("geometry")),
+                FitReader.body(node.at("body"), header.id(), header.from()));
     }
 
     private static Sheet.Part part(Node node, Sheet.Header header, FactReader facts) {
@@ -127,7 +130,8 @@ public final class SheetReader {
                 "vehicles",
                 "fits",
                 "finishes",
-                "geometry");
+                "geometry",
+                "frame");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
         Optional<Sheet.Holds> holds = node.has("holds")
                 ? Optional.of(new Sheet.Holds(
@@ -152,7 +156,8 @@ public final class SheetReader {
                 node.at("vehicles").texts(),
                 node.has("fits") ? Optional.of(FitList.read(node.at("fits"))) : Optional.empty(),
                 node.at("finishes").texts(),
-                facts.geometry(node.at("geometry")));
+                facts.geometry(node.at("geometry")),
+                FitReader.frame(node.at("frame"), header.id(), header.from()));
     }
 
     private static Sheet.Vehicle vehicle(Node node, Sheet.Header header, FactReader facts) {
@@ -179,7 +184,8 @@ public final class SheetReader {
                 "traits",
                 "geometry",
                 "families",
-                "strip");
+                "strip",
+                "site");
         DeviceReader reader = new DeviceReader(header.id(), facts, DeviceReader.Owner.CAR);
         DeviceReader inside = new DeviceReader(header.id(), facts, DeviceReader.Owner.PART);
         List<Device> devices =
@@ -233,7 +239,8 @@ public final class SheetReader {
                 traits(node.at("traits")),
                 facts.geometry(node.at("geometry")),
                 node.at("families").list().stream().map(PlugFamily::read).toList(),
-                StripReader.read(node.at("strip"), facts));
+                StripReader.read(node.at("strip"), facts),
+                FitReader.site(node.at("site"), header.id(), header.from()));
     }
 
     private static Map<Trait, String> traits(Node node) {

@@ -171,7 +171,8 @@ class JointLawsTest {
                 p.vehicles(),
                 p.fits(),
                 p.finishes(),
-                p.takes());
+                p.takes(),
+                p.frame());
     }
 
     @ParameterizedTest

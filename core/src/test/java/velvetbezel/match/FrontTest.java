@@ -90,7 +90,8 @@ class FrontTest {
                     p.vehicles(),
                     p.fits(),
                     p.finishes(),
-                    p.takes());
+                    p.takes(),
+                    p.frame());
         }
     }
 

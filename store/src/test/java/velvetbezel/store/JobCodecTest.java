@@ -65,7 +65,12 @@ class JobCodecTest {
         fold/radio.remote=done
         cap/radio.remote=done
         move/thornlea-iso-tails.A.4=unused
-        reading/radio.acc/key at accessory=12.4""";
+        reading/radio.acc/key at accessory=12.4
+        step/001200-a3f9=undo radio/rear bracket × 2 @ 1764288000
+        photo/0d9f1c52-1111-4222-8333-123456789abc=Undo 2 screws of radio
+        extra/USB lead into the glove box=done
+        open up/both poles=done
+        experience=first time""";
 
     private static Map<String, String> examples() {
         Map<String, String> examples = new LinkedHashMap<>();

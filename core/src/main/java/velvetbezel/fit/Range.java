@@ -1,0 +1,4 @@
+package velvetbezel.fit;
+
+/** Mm at least, likely, and at most. */
+public record Range(double least, double likely, double most) {}
