@@ -1,5 +1,6 @@
 package velvetbezel.strip;
 
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -19,12 +20,16 @@ public record HazardFinding(int step, StripStep at, HazardRule rule, Map<String,
 
     /** What is wrong, in one sentence. */
     public String reason() {
-        return HazardRule.fill(rule.reason(), of);
+        return sentence(HazardRule.fill(rule.reason(), of));
     }
 
     /** What can be done about it from here. */
     public String wayOut() {
-        return HazardRule.fill(rule.wayOut(), of);
+        return sentence(HazardRule.fill(rule.wayOut(), of));
+    }
+
+    private static String sentence(String words) {
+        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     @Override

@@ -69,7 +69,7 @@ public record OpenUpDrawing(
         double y = TOP;
         for (StateField f : fields.stream().sorted().toList()) {
             tracks.add(
-                    new Track(f.label(), y, spans(states, step, c -> word.apply(f.label(), c.word(f)), rest(f, word))));
+                    new Track(name(f), y, spans(states, step, c -> word.apply(f.label(), c.word(f)), rest(f, word))));
             y += TRACK;
         }
         y += 8;
@@ -88,6 +88,11 @@ public record OpenUpDrawing(
                 marked.add(new Sign(LEFT + (i + 0.5) * step, signs.apply(steps.get(i))));
         return new OpenUpDrawing(
                 RIGHT + 10, y + 6, tracks, bars, marked, done > 0 ? Optional.of(LEFT + done * step) : Optional.empty());
+    }
+
+    /** What people call it. */
+    private static String name(StateField f) {
+        return f == StateField.GEAR ? "lever" : f.label();
     }
 
     private static String rest(StateField f, BinaryOperator<String> word) {

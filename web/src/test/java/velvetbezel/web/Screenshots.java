@@ -1,33 +1,25 @@
 package velvetbezel.web;
 
 import com.microsoft.playwright.Page;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
-import tools.jackson.databind.json.JsonMapper;
-import velvetbezel.Demo;
-import velvetbezel.sheet.SheetTree;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
-import velvetbezel.store.Json;
-import velvetbezel.store.Library;
 import velvetbezel.store.Sender;
+import velvetbezel.strip.Planner;
+import velvetbezel.strip.StepText;
+import velvetbezel.strip.StripStep;
+import velvetbezel.web.job.JobOpener;
+import velvetbezel.web.job.OpenDash;
 
 /** Takes the pictures of docs/screenshots from the demo: see README.md */
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
 class Screenshots extends InBrowser {
-    private static final JsonMapper JSON = new JsonMapper();
-
     @Test
     void takeThem() {
         work("Rowing club's minibus", minibus());
@@ -49,9 +41,8 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/arrive", "arrive");
         match(bench, "/jobs/215/match");
         picture(bench, "match");
-        shaped(bench);
-        twoPlaces(bench);
-        match(bench, "/jobs/215/match");
+        shot(bench, "/jobs/215/open-up", "open-up");
+        opened(215, 14);
         shot(bench, "/jobs/215/quote?kits=A", "quote");
         shot(bench, "/jobs/215/wire", "wire");
         shot(bench, "/jobs/214/bench?joint=constant&a=red&b=yellow", "bench");
@@ -60,69 +51,30 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/hand-over", "hand-over");
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
         shot(bench, "/parts?q=plover", "parts");
-        shot(bench, "/sheets/meridale-plover-2019-amplified/edit?plug=main&position=9", "plug");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
-        match(bench, "/jobs/218/match");
-        picture(bench, "match-kept-radio");
+        shot(bench, "/sheets/meridale-plover-2019-amplified/strip", "dash-in-lines");
         Page phone = window("ines", 390, 844);
         shot(phone, "/jobs/214/prove", "prove-in-the-car");
         shot(phone, "/jobs/217/baseline", "baseline-in-the-car");
+        shot(phone, "/jobs/215/in-car", "open-up-in-the-car");
         match(phone, "/jobs/214/match");
         picture(phone, "match-on-the-phone");
     }
 
-    /** The minibus with an opening of its own, for which nothing here holds a radio. */
-    private static void shaped(Page page) {
-        Object sheet = SheetTree.put(
-                SheetTree.put(Demo.tree("corrick-ferryman-2006"), "id", Optional.of("corrick-ferryman-shaped")),
-                "opening",
-                Optional.of("shape of the Ferryman"));
-        take(List.of(sheet));
-        match(
-                page,
-                "/jobs/%d/match".formatted(job("A frame of its own", Map.of("vehicle", "corrick-ferryman-shaped"))));
-        picture(page, "match-no-frame");
-    }
-
-    /** A pickup with an amplifier under the rear seat, joined there and at the dash. */
-    private static void twoPlaces(Page page) {
-        Map<?, ?> file = (Map<?, ?>) Json.parse(text("/cases/N6.json"));
-        List<Object> sheets = new ArrayList<>((List<?>) file.get("parts"));
-        sheets.add(file.get("vehicle"));
-        sheets.add(file.get("radio"));
-        take(sheets);
-        int job = job(
-                "An amplifier under the seat",
-                Map.of(
-                        "vehicle",
-                        "case-n6",
-                        "radio",
-                        "corriston-x4",
-                        "parts",
-                        "h16,aa,c9,amp",
-                        "need/dash kit",
-                        "own part"));
-        shot(page, "/jobs/%d/wire".formatted(job), "wire-two-places");
-    }
-
-    private static String text(String resource) {
-        try (InputStream in = Screenshots.class.getResourceAsStream(resource)) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static void take(List<Object> sheets) {
-        Map<String, String> files = new LinkedHashMap<>();
-        for (Object sheet : sheets) files.put(files.size() + ".json", JSON.writeValueAsString(sheet));
-        TestApp.bean(Library.class).take(files, "Ines");
-    }
-
-    private static int job(String title, Map<String, String> fields) {
-        return TestApp.bean(Jobs.class)
-                .create(title, "Ines Hallam", JobCodec.changes(fields))
-                .number();
+    /** The first steps of the order that is planned, as somebody in the car says them. */
+    private static void opened(int number, int steps) {
+        OpenDash dash = TestApp.bean(JobOpener.class).open(number).dash();
+        List<StripStep> planned = new Planner()
+                .plan(dash.sheet().orElseThrow(), dash.wanted(), dash.car())
+                .found()
+                .orElseThrow()
+                .steps();
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (int i = 0; i < steps; i++)
+            fields.put("step/%06d-demo".formatted(100 * (i + 1)), StepText.write(planned.get(i)));
+        Jobs jobs = TestApp.bean(Jobs.class);
+        Job job = jobs.find(number).orElseThrow();
+        jobs.change(job.id(), Sender.named("Ines Hallam"), "At the dash", job.seq(), JobCodec.changes(fields));
     }
 
     private static Map<String, String> minibus() {

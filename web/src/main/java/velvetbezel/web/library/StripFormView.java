@@ -11,6 +11,7 @@ import velvetbezel.sheet.strip.Circuit;
 import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.ItemKind;
 import velvetbezel.sheet.strip.StripDown;
+import velvetbezel.state.StateField;
 import velvetbezel.store.StandardHazards;
 import velvetbezel.strip.CarState;
 import velvetbezel.strip.Planner;
@@ -58,7 +59,9 @@ public record StripFormView(
                             .map(b -> b.item() + " " + b.atLeast().word())
                             .collect(Collectors.joining(", ")),
                     i.clear().entrySet().stream()
-                            .map(e -> e.getKey().label() + " " + String.join(" or ", e.getValue()))
+                            .map(e -> (e.getKey() == StateField.GEAR
+                                            ? "lever"
+                                            : e.getKey().label()) + " " + String.join(" or ", e.getValue()))
                             .collect(Collectors.joining(", ")));
         }
     }
@@ -95,6 +98,19 @@ public record StripFormView(
                         order.steps().size(),
                         Words.count(order.changes(), "change"),
                         hazards == 0 ? "" : "; " + Words.count(hazards, "hazard"));
+    }
+
+    /** A fact of the vehicle that is answered from a list. */
+    public record Choice(String id, String field, String label, List<String> values) {}
+
+    private static final List<String> YES_NO = List.of("yes", "no", "unknown");
+
+    public List<Choice> choices() {
+        return List.of(
+                new Choice("lever-battery", "lever battery", "It needs the battery", YES_NO),
+                new Choice("lever-foot", "lever foot", "and a foot on the brake", YES_NO),
+                new Choice("release", "release", "Mechanical release", List.of("yes", "no")),
+                new Choice("radio-code", "radio code", "Radio asks for a code", YES_NO));
     }
 
     public String value(String field) {
