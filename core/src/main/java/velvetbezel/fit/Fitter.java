@@ -51,7 +51,29 @@ public final class Fitter {
             kit.ifPresent(k -> k.inserts().forEach(i -> i.pieces().forEach(p -> meets(body, i, p, true))));
         }
         depths.sort(Comparator.comparingDouble(d -> d.slack().left().likely()));
-        return new FitReport(verdict(gaps), gaps, depths, collisions, holes);
+        return new FitReport(
+                verdict(gaps),
+                gaps,
+                depths,
+                collisions,
+                holes,
+                bodies.all().stream().map(Fitter::placed).toList(),
+                likely(plane));
+    }
+
+    private static FitReport.PlacedBody placed(Bodies.Body b) {
+        return new FitReport.PlacedBody(
+                b.name(),
+                likely(b.x0()),
+                likely(b.x1()),
+                likely(b.y0()),
+                likely(b.y1()),
+                likely(b.z0()),
+                likely(b.z1()));
+    }
+
+    private static double likely(Affine a) {
+        return a.range().likely();
     }
 
     /** In width and height; a sleeve stands in the opening, any other kit takes the face. */

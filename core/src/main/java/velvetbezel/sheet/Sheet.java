@@ -163,6 +163,6 @@ public sealed interface Sheet {
     /** A warning of this vehicle, shown at the station where it matters. */
     record Caution(String station, String text, String why) {
         /** Where one may be shown. */
-        static final List<String> STATIONS = List.of("Arrive", "Match", "Wire", "Open up", "Prove", "Hand over");
+        static final List<String> STATIONS = List.of("Arrive", "Match", "Fit", "Wire", "Open up", "Prove", "Hand over");
     }
 }

@@ -129,7 +129,7 @@ class SheetReaderTest {
     void cautionAtAStationThatThereIsNotIsRefused() {
         assertEquals(
                 List.of(
-                        "cautions[1].station: \"Arrival\" is not known; allowed: Arrive, Match, Wire, Open up, Prove, Hand over."),
+                        "cautions[1].station: \"Arrival\" is not known; allowed: Arrive, Match, Fit, Wire, Open up, Prove, Hand over."),
                 faults("corrick-ferryman-2006", "\"station\": \"Arrive\"", "\"station\": \"Arrival\""));
     }
 

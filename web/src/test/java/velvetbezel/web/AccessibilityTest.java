@@ -69,6 +69,7 @@ class AccessibilityTest extends InBrowser {
                 "bench?read=back",
                 "loads",
                 "joint?joint=ground",
+                "fit",
                 "open-up",
                 "in-car",
                 "trays?tool=T20",

@@ -84,7 +84,17 @@ class PhoneTest extends InBrowser {
     void whatIsTouchedInTheCarIsLargeEnough() {
         List<String> small = new ArrayList<>();
         for (String station : List.of(
-                "arrive", "baseline", "match", "wire", "bench", "open-up", "in-car", "record", "prove", "hand-over")) {
+                "arrive",
+                "baseline",
+                "match",
+                "wire",
+                "bench",
+                "fit",
+                "open-up",
+                "in-car",
+                "record",
+                "prove",
+                "hand-over")) {
             at(station);
             if (station.equals("match")) kitsThere(page);
             Locator touched = page.locator("main .btn:visible, main select:visible, main .seg label:visible,"

@@ -41,6 +41,7 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/arrive", "arrive");
         match(bench, "/jobs/215/match");
         picture(bench, "match");
+        shot(bench, "/jobs/215/fit", "fit");
         shot(bench, "/jobs/215/open-up", "open-up");
         opened(215, 14);
         shot(bench, "/jobs/215/quote?kits=A", "quote");

@@ -44,6 +44,7 @@ public record Frame(
             "bench",
             "bench/ahead",
             "bench/ahead?read=back",
+            "fit",
             "open-up",
             "in-car",
             "in-car/ahead",

@@ -201,8 +201,17 @@ public class JobOpener {
         return SheetReader.read(tree);
     }
 
-    /** What a settled field says, as a sheet writes it. */
+    /** What a settled field says, as a sheet writes it: a wire that is there, a length as a number. */
     static Object value(String path, String said) {
+        if (path.startsWith("site.")) return length(path, said);
         return path.endsWith(".wired") ? (Object) said.equals("there") : said;
+    }
+
+    private static double length(String path, String said) {
+        String number = said.replace(',', '.').replaceAll("\\s*mm$", "").strip();
+        if (!number.matches("\\d{1,4}(\\.\\d{1,2})?"))
+            throw new InvalidInput(
+                    path, "\"%s\" is no length; a number of mm is expected, such as 195.".formatted(said));
+        return Double.parseDouble(number);
     }
 }

@@ -94,6 +94,11 @@ public record OpenJob(
         return shown;
     }
 
+    /** Whether the chosen radio goes in. */
+    public OpenFit fit() {
+        return OpenFit.of(this);
+    }
+
     /** The dash as it stands. */
     public OpenDash dash() {
         return OpenDash.of(this);

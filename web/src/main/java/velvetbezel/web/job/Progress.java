@@ -29,6 +29,7 @@ public record Progress(State state, String note) {
         return switch (station) {
             case ARRIVE -> arrive(open);
             case MATCH -> match(open);
+            case FIT -> fit(open);
             case WIRE -> wire(open);
             case OPEN_UP -> openUp(open);
             case PROVE -> prove(open);
@@ -70,6 +71,18 @@ public record Progress(State state, String note) {
         return new Progress(
                 wrong ? State.WRONG : unknown ? State.OPEN : State.SETTLED,
                 design.installation().recipe().radio().orElseThrow().device().name());
+    }
+
+    private static Progress fit(OpenJob open) {
+        return open.fit()
+                .report()
+                .map(r -> switch (r.verdict()) {
+                    case GOES_IN -> new Progress(State.SETTLED, "goes in");
+                    case GOES_IN_AFTER, GOES_IN_PERHAPS_AFTER -> new Progress(State.SETTLED, "something goes");
+                    case MEASURE_FIRST -> new Progress(State.OPEN, "measure first");
+                    case DOES_NOT_GO_IN -> new Progress(State.WRONG, "does not go in");
+                })
+                .orElse(new Progress(State.OPEN, open.design().isPresent() ? "not measured" : ""));
     }
 
     private static Progress wire(OpenJob open) {

@@ -9,6 +9,7 @@ import velvetbezel.web.shell.Words;
 public enum Station {
     ARRIVE,
     MATCH,
+    FIT,
     WIRE,
     OPEN_UP,
     PROVE,
