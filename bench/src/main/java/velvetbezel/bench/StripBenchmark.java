@@ -31,7 +31,10 @@ import velvetbezel.strip.StripPlan;
 import velvetbezel.strip.StripStep;
 import velvetbezel.strip.Wanted;
 
-/** Orders for dashes of forty parts, all of them off, one car in eight asking for the lever; and 200 steps simulated. */
+/**
+ * Orders for dashes of forty parts, all of them off, one car in eight asking for the lever; and 200 steps
+ * simulated.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

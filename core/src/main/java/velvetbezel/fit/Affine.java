@@ -7,7 +7,8 @@ import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.fit.Length;
 
 /**
- * A sum of lengths: a constant and each length so many times. A length that comes in twice counts once, so that the range
+ * A sum of lengths: a constant and each length so many times. A length that comes in twice counts once, so that the
+ * range
  * is exact.
  */
 final class Affine {

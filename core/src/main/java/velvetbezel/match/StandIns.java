@@ -217,7 +217,10 @@ final class StandIns {
                                 || r.group() == LeadRole.Group.LINE);
     }
 
-    /** The plugs that a harness adapter would join, with every wire of theirs a bare end; no part mates with them then. */
+    /**
+     * The plugs that a harness adapter would join, with every wire of theirs a bare end; no part mates with them
+     * then.
+     */
     static Sheet.Vehicle cutOff(Sheet.Vehicle vehicle) {
         return vehicle.withCar(vehicle.car()
                 .withPlugs(vehicle.car().plugs().stream()

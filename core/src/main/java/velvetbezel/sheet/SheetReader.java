@@ -268,9 +268,11 @@ public final class SheetReader {
         for (Node plug : plugs.list())
             for (Node position : plug.at("positions").list()) {
                 Node to = position.at("to");
-                if (to.isText() && !terminals.contains(to.text()))
+                if (!to.present()) continue;
+                String end = to.text();
+                if (!end.equals(Node.UNREAD) && !terminals.contains(end))
                     to.fault("\"%s\" is no terminal of a device of this vehicle; known: %s."
-                            .formatted(to.text(), String.join(", ", terminals)));
+                            .formatted(end, String.join(", ", terminals)));
             }
     }
 }

@@ -18,6 +18,9 @@ import java.util.stream.Collectors;
  * like any other sheet.
  */
 public final class SheetTree {
+    /** Under these a list holds the ends of a box. */
+    private static final Set<String> AXES = Set.of("x", "y", "z");
+
     private static final Pattern SEGMENT = Pattern.compile("([^.\\[\\]]+)|\\[([^\\]]+)]");
 
     private SheetTree() {}
@@ -112,7 +115,7 @@ public final class SheetTree {
         if (tree instanceof Map<?, ?> map) {
             if (map.containsKey("value") && map.containsKey("from")) return map.get("value");
             Map<String, Object> plain = new LinkedHashMap<>();
-            map.forEach((k, v) -> plain.put((String) k, withoutClaims(v)));
+            map.forEach((k, v) -> plain.put((String) k, AXES.contains(k) ? ends(v) : withoutClaims(v)));
             return plain;
         }
         if (!(tree instanceof List<?> list)) return tree;
@@ -123,6 +126,13 @@ public final class SheetTree {
                 new ArrayList<>(list.stream().map(SheetTree::withoutClaims).toList());
         if (!claims) return plain;
         return plain.stream().distinct().count() == 1 ? plain.get(0) : Map.of("missing", true);
+    }
+
+    /** The two ends of a box: two lengths, and not two claims of one. */
+    private static Object ends(Object tree) {
+        return tree instanceof List<?> list
+                ? new ArrayList<>(list.stream().map(SheetTree::withoutClaims).toList())
+                : withoutClaims(tree);
     }
 
     /** Where two sheets differ. @param first empty where only the second has it, and the other way round */

@@ -45,7 +45,10 @@ public record HexFit(Verdict verdict, Millimetres clearance, double degrees) {
         return new HexFit(verdict, new Millimetres(clearance), play);
     }
 
-    /** A hexagon of width s in an opening S turns by 30° less the angle whose cosine is S/s · √3/2; it spins at 2/√3. */
+    /**
+     * A hexagon of width s in an opening S turns by 30° less the angle whose cosine is S/s · √3/2; it spins at
+     * 2/√3.
+     */
     static double play(double ratio) {
         double cosine = ratio * HALF_ROOT_THREE;
         return cosine >= 1 ? 90 : 30 - Math.toDegrees(Math.acos(cosine));

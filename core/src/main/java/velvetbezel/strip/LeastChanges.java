@@ -131,7 +131,10 @@ final class LeastChanges {
             return keyOff ? words.mask(of, Set.of(CarState.PARK)) : 0;
         }
 
-        /** A turn of the lever before a task that wants it elsewhere than an earlier one does; -1 where there is none. */
+        /**
+         * A turn of the lever before a task that wants it elsewhere than an earlier one does; -1 where there is
+         * none.
+         */
         private int turn(int task) {
             int wants = demand(task, gear);
             if (wants == 0) return -1;

@@ -5,7 +5,8 @@ import java.util.Optional;
 import velvetbezel.sheet.strip.StripDown;
 
 /**
- * Finds the order in which a dash comes apart and goes back together: the fewest changes of key, lever and battery, then
+ * Finds the order in which a dash comes apart and goes back together: the fewest changes of key, lever and battery,
+ * then
  * the least minutes. Every order it gives is safe by the hazard rules.
  */
 public final class Planner {
@@ -40,7 +41,8 @@ public final class Planner {
     }
 
     /**
-     * The order that does least harm where none is clean: it stores an airbag fault that has to be read out and cleared.
+     * The order that does least harm where none is clean: it stores an airbag fault that has to be read out and
+     * cleared.
      * Shown only to a person who asks. Nothing that can hurt somebody is ever part of it.
      */
     public Optional<StripPlan.Order> leastHarm(StripDown strip, Wanted wanted, CarState from) {

@@ -127,13 +127,16 @@ class SheetTreeTest {
                         "source.from",
                         "source.by",
                         "source.date",
+                        "site.opening.w",
+                        "site.opening.h",
+                        "site.bands[behind the opening].depth",
                         "plugs[A].positions[position 6].colour",
                         "plugs[A].positions[position 7].colour"),
                 differences.stream().map(SheetTree.Difference::path).toList());
         assertEquals(
                 new SheetTree.Difference(
                         "plugs[A].positions[position 7].colour", Optional.of("red/white"), Optional.of("red")),
-                differences.get(6));
+                differences.get(9));
         assertEquals(List.of(), SheetTree.differences(tree, Demo.tree("corrick-ferryman-2006")));
     }
 

@@ -11,7 +11,10 @@ import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
 import velvetbezel.sheet.InvalidInput;
 
-/** Photos of a job as JPEG. A photo is there where an entry of the job names it; its bytes stay, so that undo can be undone. */
+/**
+ * Photos of a job as JPEG. A photo is there where an entry of the job names it; its bytes stay, so that undo
+ * can be undone.
+ */
 public class Photos {
     /** A photo resized in the browser has a tenth of it. */
     public static final int MOST_BYTES = 3_000_000;

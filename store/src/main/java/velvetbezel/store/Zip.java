@@ -15,7 +15,10 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import velvetbezel.sheet.InvalidInput;
 
-/** Files in a ZIP, texts mostly. Reading stops at a size no honest archive has, so that a small file cannot fill the memory. */
+/**
+ * Files in a ZIP, texts mostly. Reading stops at a size no honest archive has, so that a small file cannot fill
+ * the memory.
+ */
 final class Zip {
     private static final int MOST_BYTES = 60_000_000;
     private static final int MOST_ENTRIES = 12_000;

@@ -14,7 +14,8 @@ import velvetbezel.state.StateField;
  * @param area     where in the car: "centre", "driver's side"
  * @param behind   parts in front of it
  * @param clear    what must be true of the vehicle while it is loosened and fastened: the lever at low
- * @param rests    whether it can hang on its leads without being held; a part that cannot, pins what it must be clear of
+ * @param rests    whether it can hang on its leads without being held; a part that cannot, pins what it must be clear
+ *       of
  * @param liesAside whether it can be put back loosely before what it hides is fastened
  * @param returns  whether it is put back; a shelf that is cut out is not
  * @param openedBy key words at which it opens by power; empty: it opens by hand

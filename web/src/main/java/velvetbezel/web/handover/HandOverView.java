@@ -100,7 +100,10 @@ public record HandOverView(
 
     private static List<String> unfinished(OpenJob open) {
         List<String> left = new ArrayList<>();
-        for (Station s : List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE)) {
+        List<Station> asked = new ArrayList<>(List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE));
+        if (open.fit().report().isPresent()) asked.add(Station.FIT);
+        if (!open.dash().done().isEmpty()) asked.add(Station.OPEN_UP);
+        for (Station s : asked) {
             Progress p = Progress.of(s, open);
             if (p.state() != LoomDrawing.State.SETTLED)
                 left.add(s.label() + (p.note().isEmpty() ? "" : ", " + p.note()));

@@ -154,7 +154,8 @@ public class JobOpener {
     /**
      * Built with what was decided, and with what the rules propose for the rest.
      *
-     * @throws InvalidInput where a decided value is none of the device's; a device that left with its part decides nothing
+     * @throws InvalidInput where a decided value is none of the device's; a device that left with its part decides
+     *       nothing
      */
     private static Installation decided(Recipe recipe, Job job, Catalogue catalogue) {
         Installation built = Builder.build(recipe.setting(job.state().settings()));

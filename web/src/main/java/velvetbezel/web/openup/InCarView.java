@@ -79,7 +79,7 @@ public record InCarView(
             return new Ahead(
                     Frame.of(open, Station.OPEN_UP, Frame.Trouble.NONE),
                     InCarView.cards(open, course, device),
-                    InCarView.heading(course));
+                    OpenUpView.heading(open, course));
         }
     }
 
@@ -89,22 +89,13 @@ public record InCarView(
         return new InCarView(
                 Frame.of(open, Station.OPEN_UP, trouble),
                 course.plan().found().isPresent(),
-                heading(course),
+                OpenUpView.heading(open, course),
                 cards.stream().findFirst(),
                 new OtherSteps(course.dash()).all(),
                 lately(course),
                 PhotoLine.of(open),
                 field(instead(open), device),
                 instead(open));
-    }
-
-    private static String heading(Course course) {
-        return Say.it(
-                course.dash().sheet().isEmpty()
-                        ? "heading.none"
-                        : course.finished()
-                                ? "heading.all.done"
-                                : course.plan().found().isPresent() ? "heading.all.done" : "heading.no.order");
     }
 
     /** What the last step brought about, where that is more than a caution. */

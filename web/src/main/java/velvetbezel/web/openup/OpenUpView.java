@@ -84,7 +84,8 @@ public record OpenUpView(
                 JobCodec.key(new Entry.ExperienceSaid()));
     }
 
-    private static String heading(OpenJob open, Course course) {
+    /** What the order comes to, in a few words. */
+    static String heading(OpenJob open, Course course) {
         if (open.vehicle().isEmpty()) return Say.it("heading.no.car");
         if (course.dash().sheet().isEmpty()) return Say.it("heading.none");
         if (course.plan() instanceof StripPlan.NoOrder) return Say.it("heading.no.order");
