@@ -19,6 +19,7 @@ import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.GroupOf;
 import velvetbezel.sheet.strip.ItemConnector;
 import velvetbezel.sheet.strip.StripDown;
+import velvetbezel.sheet.strip.StripLines;
 
 /** Laws of taking apart and putting together, on cars by seed. */
 class StripLawsTest {
@@ -121,6 +122,27 @@ class StripLawsTest {
             int then = changes(plan(released, Cars.allOff(car)));
             if (now >= 0) assertTrue(then >= 0 && then <= now, "seed %d: %d, then %d".formatted(seed, now, then));
         }
+    }
+
+    @Test
+    void partThatAsksForMoreNeverMakesItCheaper() {
+        int compared = 0;
+        for (int seed = 0; seed < 2 * CARS; seed++) {
+            StripDown car = Cars.seeded(seed, 6, 15);
+            List<String> lines =
+                    new ArrayList<>(StripLines.write(car.items()).lines().toList());
+            int of = new Random(seed).nextInt(lines.size());
+            if (lines.get(of).contains("lever low")) continue;
+            lines.set(of, lines.get(of) + ", lever low");
+            Object items = StripLines.read(String.join("\n", lines)).items();
+            StripDown asks = car.withItems(Cars.read(Map.of("items", items)).items());
+            int now = changes(plan(car, Cars.allOff(car)));
+            int then = changes(plan(asks, Cars.allOff(asks)));
+            if (now < 0) assertTrue(then < 0, "seed " + seed);
+            else if (then >= 0) assertTrue(then >= now, "seed %d: %d, then %d".formatted(seed, now, then));
+            compared++;
+        }
+        assertTrue(compared > CARS, "cars compared: " + compared);
     }
 
     @Test

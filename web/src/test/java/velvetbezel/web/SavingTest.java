@@ -100,13 +100,13 @@ class SavingTest extends InBrowser {
         Page page = window("ines");
         page.navigate(path("arrive"));
         page.keyboard().press("3");
-        assertThat(page).hasURL(Pattern.compile(".*/wire$"));
+        assertThat(page).hasURL(Pattern.compile(".*/fit$"));
         page.waitForLoadState();
         page.keyboard().press("k");
         assertThat(page).hasURL(Pattern.compile(".*/match$"));
         page.waitForLoadState();
         page.keyboard().press("j");
-        assertThat(page).hasURL(Pattern.compile(".*/wire$"));
+        assertThat(page).hasURL(Pattern.compile(".*/fit$"));
     }
 
     @Test
