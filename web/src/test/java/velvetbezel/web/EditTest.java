@@ -80,13 +80,13 @@ class EditTest extends InBrowser {
         page.getByLabel("Its id").fill("corrick-ferryman-sister");
         page.getByLabel("Its name").fill("Corrick Ferryman, sister trim");
         press(page, "Duplicate");
-        assertThat(page.locator("h1")).hasText("6 differences");
+        assertThat(page.locator("h1")).hasText("9 differences");
         page.getByText("Correct what differs on this one").click();
         page.getByLabel("Position 8, ground, brown").click();
         page.getByLabel("Colour, in any notation").fill("black");
         press(page, "Save the position");
         page.navigate("/sheets/corrick-ferryman-sister/compare?with=" + ID);
-        assertThat(page.locator("h1")).hasText("7 differences");
+        assertThat(page.locator("h1")).hasText("10 differences");
         assertThat(page.locator(".compare")).containsText("plugs[A].positions[position 8].colour");
         page.navigate("/sheets/corrick-ferryman-sister");
         page.getByLabel("Its id").fill(ID);

@@ -209,7 +209,7 @@ class OfflineTest extends InBrowser {
             asked.add(d.type());
             d.accept();
         });
-        page.locator(".loom a").nth(2).click();
+        page.locator(".loom a:has-text('Wire')").click();
         assertThat(page).hasURL(Pattern.compile(".*/wire$"));
         assertEquals(List.of(), asked);
         assertThat(page.locator("#saving")).containsText("1 change, no connection");
