@@ -2,7 +2,9 @@ package velvetbezel.fit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.RadioBody;
@@ -90,7 +92,14 @@ public final class Brackets {
                                             t,
                                             flip ? Optional.of(bracket.height()) : Optional.empty())
                                     .ifPresent(pairs::add);
-        return pairs;
+        return distinct(pairs);
+    }
+
+    /** Of screws that leave the same ranges the first: they hold the face alike. */
+    private static List<Pair> distinct(List<Pair> pairs) {
+        Map<List<Object>, Pair> first = new LinkedHashMap<>();
+        for (Pair p : pairs) first.putIfAbsent(List.of(p.flip, p.z0, p.z1, p.y0, p.y1), p);
+        return List.copyOf(first.values());
     }
 
     private static Optional<Pair> pair(
