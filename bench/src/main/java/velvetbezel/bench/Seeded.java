@@ -26,8 +26,7 @@ import velvetbezel.sheet.Sheet;
 /**
  * A seeded shop for the plain crossover: eight needs with so many candidates each, and radios. Parts are copies of the
  * demo's that behave as these and are priced anew: price and labour are correlated at −0.6 (dearer is quicker), a
- * seventh
- * waits, a twentieth asks for a cut. Radios are copies of the demo's six, priced anew.
+ * seventh waits, a twentieth asks for a cut. Radios are copies of the demo's six, priced anew.
  */
 public final class Seeded {
     private static final double CORRELATION = -0.6;

@@ -8,8 +8,7 @@ import velvetbezel.sheet.fit.Length;
 
 /**
  * A sum of lengths: a constant and each length so many times. A length that comes in twice counts once, so that the
- * range
- * is exact.
+ * range is exact.
  */
 final class Affine {
     private final double constant;

@@ -12,7 +12,7 @@ import velvetbezel.sheet.fit.Site;
  * The radio as boxes where it will stand: face, chassis, and one for each plug that is used.
  *
  */
-record Bodies(Affine faceX, Affine faceY, List<Body> all) {
+record Bodies(List<Body> all) {
     /** One box: a plug reaches as far as its leads need to bend. */
     record Body(String name, Affine x0, Affine x1, Affine y0, Affine y1, Affine z0, Affine z1) {}
 
@@ -46,6 +46,6 @@ record Bodies(Affine faceX, Affine faceY, List<Body> all) {
                         cy.plus(s.y() + s.height()),
                         rear,
                         rear.plus(s.out()).plus(s.bend())));
-        return new Bodies(x, y, List.copyOf(all));
+        return new Bodies(List.copyOf(all));
     }
 }

@@ -18,8 +18,7 @@ import velvetbezel.sheet.fit.SpaceBox;
  * Whether a radio goes into an opening with a kit, from boxes whose ends are ranges. A body is swept from outside to
  * its
  * rear: it meets a box where it passes it or stands in it. It never calls certain what is open; it may call possible
- * what
- * lengths shared by two boxes would exclude.
+ * what lengths shared by two boxes would exclude.
  */
 public final class Fitter {
     private final Site site;

@@ -32,8 +32,7 @@ public final class FactReader {
 
     /**
      * What a lead is for: the name of a role, {@code "unknown"}, {@code {"guessed": role}}, or claims. A part's wire
-     * that
-     * only carries on what it meets is {@code "carried on"}: it has no role of its own.
+     * that only carries on what it meets is {@code "carried on"}: it has no role of its own.
      */
     Fact<LeadRole> role(Node node) {
         FieldRef field = new FieldRef(sheet, node.path());

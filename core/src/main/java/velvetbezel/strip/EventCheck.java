@@ -68,16 +68,9 @@ public final class EventCheck {
                 : Optional.empty();
     }
 
-    private Optional<Count> count(GroupOf group) {
-        if (!dash.has(group.item())) return Optional.empty();
-        if (group.name().equals(GroupOf.CLIPS))
-            return dash.item(group.item()).clips().map(c -> new Count(c.count(), c.count()));
-        return dash.group(group).map(g -> g.count());
-    }
-
     /** One more than the sheet has is found now and then; a handful more is a slip. */
     private Optional<String> undo(GroupOf group, int count, CarState car) {
-        Optional<Count> stated = count(group);
+        Optional<Count> stated = dash.strip().count(group);
         if (stated.isEmpty()) return Optional.of("\"%s\" is no group of fasteners of this dash.".formatted(group));
         Trays.Tray tray = car.trays().of(group);
         int out = tray.out() - tray.in() + count;
@@ -88,7 +81,7 @@ public final class EventCheck {
     }
 
     private Optional<String> fromTray(GroupOf group, int count, CarState car, String done) {
-        if (count(group).isEmpty())
+        if (dash.strip().count(group).isEmpty())
             return Optional.of("\"%s\" is no group of fasteners of this dash.".formatted(group));
         int left = car.trays().of(group).left();
         return count > left

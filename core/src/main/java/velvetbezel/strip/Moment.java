@@ -234,11 +234,7 @@ final class Moment {
 
     /** The battery whose clamp the step moves. */
     private Optional<Battery> moved() {
-        if (!(step instanceof StripStep.SetState s)) return Optional.empty();
-        int n = Math.max(CarState.NEGATIVES.indexOf(s.field()), CarState.POSITIVES.indexOf(s.field()));
-        return n < 0 || n >= facts().batteries().size()
-                ? Optional.empty()
-                : Optional.of(facts().batteries().get(n));
+        return step instanceof StripStep.SetState s ? facts().battery(s.field()) : Optional.empty();
     }
 
     Optional<ItemId> batteryCover() {

@@ -6,8 +6,7 @@ import velvetbezel.sheet.strip.StripDown;
 
 /**
  * Finds the order in which a dash comes apart and goes back together: the fewest changes of key, lever and battery,
- * then
- * the least minutes. Every order it gives is safe by the hazard rules.
+ * then the least minutes. Every order it gives is safe by the hazard rules.
  */
 public final class Planner {
     /** States after which the search stops; ordinary cars need some dozens. */

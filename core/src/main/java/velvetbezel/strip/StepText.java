@@ -62,7 +62,7 @@ public final class StepText {
                                 .formatted(text, ALLOWED, MOST_AT_ONCE)));
     }
 
-    /** @throws InvalidInput with every fault */
+    /** @throws InvalidInput at the first that is none */
     public static List<StripStep> readAll(List<String> texts) {
         List<StripStep> steps = new ArrayList<>();
         for (String t : texts) steps.add(read(t));

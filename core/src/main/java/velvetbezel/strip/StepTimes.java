@@ -1,5 +1,6 @@
 package velvetbezel.strip;
 
+import velvetbezel.sheet.strip.Battery;
 import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.Minutes;
 import velvetbezel.sheet.strip.StripDown;
@@ -35,10 +36,6 @@ public final class StepTimes {
         if (s.by() == StripStep.By.RELEASE)
             return dash.lever().flatMap(l -> l.release()).map(r -> r.minutes()).orElse(SET);
         if (!HazardRules.isClamp(s.field())) return SET;
-        int battery = CarState.NEGATIVES.contains(s.field())
-                ? CarState.NEGATIVES.indexOf(s.field())
-                : CarState.POSITIVES.indexOf(s.field());
-        var known = dash.strip().facts().batteries();
-        return known.size() > battery ? known.get(battery).minutes() : CLAMP;
+        return dash.strip().facts().battery(s.field()).map(Battery::minutes).orElse(CLAMP);
     }
 }

@@ -64,12 +64,10 @@ public final class Tools {
     }
 
     private void clamp(StateField field) {
-        int n = Math.max(CarState.NEGATIVES.indexOf(field), CarState.POSITIVES.indexOf(field));
-        List<Battery> batteries = dash.strip().facts().batteries();
-        if (n >= batteries.size()) return;
-        ScrewDrive clamp = batteries.get(n).clamp();
-        drives.put(clamp.words(), clamp);
-        use(clamp.words(), "battery clamp");
+        dash.strip().facts().battery(field).map(Battery::clamp).ifPresent(clamp -> {
+            drives.put(clamp.words(), clamp);
+            use(clamp.words(), "battery clamp");
+        });
     }
 
     private void use(String tool, String what) {

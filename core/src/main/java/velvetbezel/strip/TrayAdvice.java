@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import velvetbezel.sheet.strip.DashItem;
+import velvetbezel.sheet.strip.Count;
 import velvetbezel.sheet.strip.FastenerGroup;
 import velvetbezel.sheet.strip.GroupOf;
 import velvetbezel.sheet.strip.ItemPosition;
@@ -102,12 +102,7 @@ public final class TrayAdvice {
         for (int i = 0; i < steps.size(); i++)
             if (steps.get(i) instanceof StripStep.Undo u && u.group().equals(group)) at = i;
         if (at < 0) return Optional.empty();
-        int stated = dash.group(group)
-                .map(g -> g.count().least())
-                .or(() -> Optional.ofNullable(dash.item(group.item()))
-                        .flatMap(DashItem::clips)
-                        .map(c -> c.count()))
-                .orElse(0);
+        int stated = dash.strip().count(group).map(Count::least).orElse(0);
         boolean fewer = car.trays().of(group).out() < stated;
         boolean drops = dash.group(group).filter(FastenerGroup::mayDrop).isPresent();
         return Optional.of(

@@ -10,8 +10,7 @@ import velvetbezel.units.Millimetres;
 
 /**
  * Inch sockets on metric hexagons. The inch is 25.4 mm exactly (international yard, 1959); tolerances are IT13 of ISO
- * 286
- * for hexagons of ISO 4759-1, from memory; play is plain geometry.
+ * 286 for hexagons of ISO 4759-1, from memory; play is plain geometry.
  */
 class HexFitTest {
     private static HexFit fit(double hexagon, double inches) {

@@ -16,8 +16,7 @@ import velvetbezel.sheet.Node;
 
 /**
  * A job as one ZIP: job.json (fields and log), sheets/*.json (every sheet the job uses) and photos/*.jpg. It reads
- * back in
- * without loss: sheets that differ from the library's are kept for that job alone.
+ * back in without loss: sheets that differ from the library's are kept for that job alone.
  */
 public class JobArchive {
     private static final String FORMAT = "velvet-bezel/job";

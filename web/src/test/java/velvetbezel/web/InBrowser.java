@@ -36,6 +36,9 @@ public abstract class InBrowser {
             "--disable-sync");
     private static final int PATIENCE = 10_000;
     private static final int KITS = 180_000;
+    /** Tenths of a second. */
+    private static final int PATIENT = 200;
+
     protected final List<String> console = new ArrayList<>();
     private Playwright playwright;
     private Browser browser;
@@ -69,6 +72,17 @@ public abstract class InBrowser {
     @AfterEach
     void forget() {
         console.clear();
+    }
+
+    /** Waits until this device keeps all of these pages. */
+    protected static void kept(Page page, List<String> needed) {
+        for (int i = 0; i < PATIENT; i++) {
+            if ((boolean) page.evaluate(
+                    "async (urls) => (await Promise.all(urls.map((u) => caches.match(u)))).every(Boolean)", needed))
+                return;
+            page.waitForTimeout(100);
+        }
+        throw new AssertionError("This device keeps not all of " + needed);
     }
 
     /** A window of its own for one person; @param person empty for somebody not named yet */

@@ -36,7 +36,6 @@ import velvetbezel.strip.StepText;
 /** Opening a dash with a phone in the car, step by step, with the connection lost on the way. */
 class InCarTest extends InBrowser {
     private static final int TWENTY = 20;
-    private static final int PATIENT = 200;
     private Jobs jobs;
     private Job job;
 
@@ -67,14 +66,8 @@ class InCarTest extends InBrowser {
     private Page inCar() {
         Page page = window("ines", 390, 844);
         page.navigate(path("in-car"));
-        List<String> needed = List.of(path("in-car"), path("in-car/ahead"));
-        for (int i = 0; i < PATIENT; i++) {
-            if ((boolean) page.evaluate(
-                    "async (urls) => (await Promise.all(urls.map((u) => caches.match(u)))).every(Boolean)", needed))
-                return page;
-            page.waitForTimeout(100);
-        }
-        throw new AssertionError("This device keeps not all of " + needed);
+        kept(page, List.of(path("in-car"), path("in-car/ahead")));
+        return page;
     }
 
     private static String next(Page page) {

@@ -52,15 +52,7 @@ class OfflineTest extends InBrowser {
 
     /** Waits until this device keeps the pages that the work needs. */
     private void kept(Page page) {
-        List<String> needed =
-                List.of(path("bench"), path("bench/ahead"), path("prove"), path("prove/ahead"), path("hand-over"));
-        for (int i = 0; i < PATIENT; i++) {
-            if ((boolean) page.evaluate(
-                    "async (urls) => (await Promise.all(urls.map((u) => caches.match(u)))).every(Boolean)", needed))
-                return;
-            page.waitForTimeout(100);
-        }
-        throw new AssertionError("This device keeps not all of " + needed);
+        kept(page, List.of(path("bench"), path("bench/ahead"), path("prove"), path("prove/ahead"), path("hand-over")));
     }
 
     private static String check(Page page) {

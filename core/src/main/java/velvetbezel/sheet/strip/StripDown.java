@@ -22,6 +22,19 @@ public record StripDown(List<DashItem> items, List<Work> works, List<PossibleExt
                 .findFirst();
     }
 
+    public Optional<FastenerGroup> group(GroupOf id) {
+        return item(id.item()).flatMap(i -> i.fasteners().stream()
+                .filter(g -> g.id().equals(id.name()))
+                .findFirst());
+    }
+
+    /** How many fasteners, or clips, a group has; empty where the sheet has no such group. */
+    public Optional<Count> count(GroupOf id) {
+        return id.name().equals(GroupOf.CLIPS)
+                ? item(id.item()).flatMap(DashItem::clips).map(c -> new Count(c.count(), c.count()))
+                : group(id).map(FastenerGroup::count);
+    }
+
     public StripDown withItems(List<DashItem> others) {
         return new StripDown(others, works, extras, facts);
     }

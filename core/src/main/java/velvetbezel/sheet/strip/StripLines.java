@@ -125,11 +125,7 @@ public final class StripLines {
         Map<String, Object> group = new LinkedHashMap<>();
         String rest = m.group(4) == null ? "" : m.group(4);
         List<Object> behind = new ArrayList<>();
-        while (rest.contains("@")) {
-            int at = rest.lastIndexOf('@');
-            behind.add(behind(rest.substring(at + 1).strip()));
-            rest = rest.substring(0, at).strip();
-        }
+        rest = hiders(rest, behind);
         String after = "";
         if (rest.contains(" after ")) {
             after = rest.substring(rest.indexOf(" after ") + " after ".length()).strip();
@@ -164,11 +160,7 @@ public final class StripLines {
         Map<String, Object> plug = new LinkedHashMap<>();
         String rest = text;
         List<Object> behind = new ArrayList<>();
-        while (rest.contains("@")) {
-            int at = rest.lastIndexOf('@');
-            behind.add(behind(rest.substring(at + 1).strip()));
-            rest = rest.substring(0, at).strip();
-        }
+        rest = hiders(rest, behind);
         Matcher gives = Pattern.compile("(.*) gives (.*)").matcher(rest);
         String gave = "";
         if (gives.matches()) {
@@ -202,6 +194,17 @@ public final class StripLines {
         return plug;
     }
 
+    /** Takes "@console lid loose" off the end, as often as it stands there. */
+    private static String hiders(String text, List<Object> behind) {
+        String rest = text;
+        while (rest.contains("@")) {
+            int at = rest.lastIndexOf('@');
+            behind.add(behind(rest.substring(at + 1).strip()));
+            rest = rest.substring(0, at).strip();
+        }
+        return rest;
+    }
+
     private static String behind(String text) {
         return text.endsWith(" loose") ? text.substring(0, text.length() - " loose".length()) + ":loose" : text;
     }
@@ -212,18 +215,9 @@ public final class StripLines {
     }
 
     /** "lever low", "column down or up": what must be true while it comes loose. */
-    @SuppressWarnings("unchecked") // only maps are put under this name here
     private static boolean clear(String phrase, Map<String, Object> item) {
         String said = phrase.startsWith("lever ") ? "gear " + phrase.substring("lever ".length()) : phrase;
-        for (StateField f : StateField.values()) {
-            if (f.kind() != StateField.Kind.WORD || !said.startsWith(f.label() + " ")) continue;
-            List<String> words = List.of(said.substring(f.label().length() + 1).split(" or "));
-            if (!f.words().containsAll(words)) continue;
-            ((Map<String, Object>) item.computeIfAbsent("clear", c -> new LinkedHashMap<String, Object>()))
-                    .put(f.label(), words);
-            return true;
-        }
-        return false;
+        return StateWords.put(said, item, "clear");
     }
 
     // --- back to lines

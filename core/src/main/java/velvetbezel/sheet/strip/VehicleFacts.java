@@ -39,6 +39,17 @@ public record VehicleFacts(
         }
     }
 
+    /** The battery that a clamp belongs to; empty for another field, or where nobody stated it. */
+    public Optional<Battery> battery(StateField clamp) {
+        int number =
+                switch (clamp) {
+                    case BATTERY, BATTERY_POSITIVE -> 0;
+                    case SECOND_BATTERY, SECOND_BATTERY_POSITIVE -> 1;
+                    default -> Integer.MAX_VALUE;
+                };
+        return number < batteries.size() ? Optional.of(batteries.get(number)) : Optional.empty();
+    }
+
     /** How many batteries are planned for: one, where nobody stated it. */
     public int batteryCount() {
         return Math.max(1, batteries.size());

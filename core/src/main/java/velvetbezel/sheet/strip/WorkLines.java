@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import velvetbezel.sheet.InputProblem;
-import velvetbezel.state.StateField;
 
 /**
  * Works and extras as people type them, one a line:
@@ -75,7 +74,7 @@ public final class WorkLines {
             case "after" -> add(work, "after", rest);
             case "before" -> add(work, "before", rest);
             case "needs" -> {
-                return needs(rest, work);
+                return StateWords.put(rest, work, "needs");
             }
             case "minutes" -> {
                 if (!rest.matches("[0-9. ]+")) return false;
@@ -93,19 +92,6 @@ public final class WorkLines {
     @SuppressWarnings("unchecked") // only lists are put under these names here
     private static void add(Map<String, Object> work, String name, String value) {
         ((List<Object>) work.computeIfAbsent(name, n -> new ArrayList<>())).add(value);
-    }
-
-    @SuppressWarnings("unchecked") // only maps are put under this name here
-    private static boolean needs(String text, Map<String, Object> work) {
-        for (StateField f : StateField.values()) {
-            if (f.kind() != StateField.Kind.WORD || !text.startsWith(f.label() + " ")) continue;
-            List<String> words = List.of(text.substring(f.label().length() + 1).split(" or "));
-            if (!f.words().containsAll(words)) continue;
-            ((Map<String, Object>) work.computeIfAbsent("needs", n -> new LinkedHashMap<String, Object>()))
-                    .put(f.label(), words);
-            return true;
-        }
-        return false;
     }
 
     public static String write(List<Work> works, List<PossibleExtra> extras) {

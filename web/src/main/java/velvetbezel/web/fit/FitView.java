@@ -51,7 +51,7 @@ public record FitView(
     public record Line(String mark, String text) {}
 
     /** @param field of the job that the reading goes into; an empty text where the sheet is to be changed */
-    public record Ask(String text, String field, String value, String fault) {}
+    public record Ask(String text, String field, String value) {}
 
     static FitView of(OpenJob open, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.FIT, trouble);
@@ -196,7 +196,7 @@ public record FitView(
                     boolean ofCar = s.measure().sheet().equals(vehicle)
                             && s.measure().path().matches(".*\\.(depth|w|h)");
                     Entry.FactSettled entry = new Entry.FactSettled(s.measure());
-                    return new Ask(ask(s), ofCar ? JobCodec.key(entry) : "", ofCar ? open.text(entry) : "", "");
+                    return new Ask(ask(s), ofCar ? JobCodec.key(entry) : "", ofCar ? open.text(entry) : "");
                 })
                 .distinct()
                 .toList();

@@ -1,6 +1,5 @@
 package velvetbezel.web.job;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -59,12 +58,5 @@ public record OpenDash(Optional<StripDown> sheet, Wanted wanted, List<DoneStep> 
 
     public List<StripStep> steps() {
         return done.stream().map(DoneStep::step).toList();
-    }
-
-    /** The car before the first step, and after each. */
-    public List<CarState> states() {
-        List<CarState> states = new ArrayList<>(List.of(CarState.CLOSED));
-        for (DoneStep d : done) states.add(states.get(states.size() - 1).after(d.step()));
-        return states;
     }
 }

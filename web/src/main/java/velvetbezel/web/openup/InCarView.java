@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.strip.Count;
-import velvetbezel.sheet.strip.DashItem;
-import velvetbezel.sheet.strip.GroupOf;
 import velvetbezel.sheet.strip.StripDown;
 import velvetbezel.state.StateField;
 import velvetbezel.store.JobCodec;
@@ -158,7 +156,7 @@ public record InCarView(
     private static List<Counted> counts(StripStep step, Optional<StripDown> strip) {
         List<Counted> counts = new ArrayList<>();
         if (step instanceof StripStep.Undo u) {
-            int most = count(u.group(), strip).map(Count::most).orElse(u.count()) + 1;
+            int most = strip.flatMap(d -> d.count(u.group())).map(Count::most).orElse(u.count()) + 1;
             for (int n = 1; n <= most; n++)
                 if (n != u.count() && (n >= u.count() - 2))
                     counts.add(new Counted(String.valueOf(n), StepText.write(new StripStep.Undo(u.group(), n))));
@@ -167,16 +165,6 @@ public record InCarView(
             for (int n = Math.max(1, d.count() - 2); n < d.count(); n++)
                 counts.add(new Counted(String.valueOf(n), StepText.write(new StripStep.DoUp(d.group(), n))));
         return counts;
-    }
-
-    private static Optional<Count> count(GroupOf group, Optional<StripDown> strip) {
-        Optional<DashItem> item = strip.flatMap(s -> s.item(group.item()));
-        return group.name().equals(GroupOf.CLIPS)
-                ? item.flatMap(DashItem::clips).map(c -> new Count(c.count(), c.count()))
-                : item.flatMap(i -> i.fasteners().stream()
-                        .filter(g -> g.id().equals(group.name()))
-                        .findFirst()
-                        .map(g -> g.count()));
     }
 
     static Standing standing(CarState car, StepWords words, Optional<StripDown> strip) {

@@ -20,7 +20,8 @@ public record OpenUpPaper(
     static OpenUpPaper of(OpenJob open, String size, Instant now) {
         if (!size.equals("a4") && !size.equals("letter"))
             throw new InvalidInput("paper", "\"%s\" is no paper here; a4 or letter.".formatted(size));
-        OpenUpView view = OpenUpView.of(open, Frame.Trouble.NONE);
+        Course course = Course.of(open);
+        OpenUpView view = OpenUpView.of(open, course, Frame.Trouble.NONE);
         if (!view.orderly())
             throw new InvalidInput(
                     "order",
@@ -34,7 +35,7 @@ public record OpenUpPaper(
                 Words.moment(now),
                 size.equals("a4") ? "A4" : "letter",
                 view,
-                trays(open.dash().sheet(), Course.of(open).steps()));
+                trays(course.dash().sheet(), course.steps()));
     }
 
     private static List<TrayRow> trays(Optional<StripDown> strip, List<StripStep> steps) {

@@ -62,7 +62,10 @@ public record OpenUpView(
     public record Option(String value, String label, boolean chosen) {}
 
     static OpenUpView of(OpenJob open, Frame.Trouble trouble) {
-        Course course = Course.of(open);
+        return of(open, Course.of(open), trouble);
+    }
+
+    static OpenUpView of(OpenJob open, Course course, Frame.Trouble trouble) {
         Optional<StripDown> strip = course.dash().sheet();
         return new OpenUpView(
                 Frame.of(open, Station.OPEN_UP, trouble),

@@ -3,7 +3,6 @@ package velvetbezel.web.openup;
 import java.util.List;
 import velvetbezel.strip.HazardFinding;
 import velvetbezel.strip.Severity;
-import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
 
 /**
@@ -12,14 +11,7 @@ import velvetbezel.strip.StripStep;
  * @param sets whether it sets something of the vehicle
  */
 public record StepLine(
-        int number,
-        String what,
-        List<String> how,
-        String tool,
-        boolean done,
-        boolean sets,
-        List<Hazard> hazards,
-        String text) {
+        int number, String what, List<String> how, String tool, boolean done, boolean sets, List<Hazard> hazards) {
     /** @param word how bad it is */
     public record Hazard(String word, boolean caution, String reason, String wayOut) {
         static Hazard of(HazardFinding f) {
@@ -35,7 +27,6 @@ public record StepLine(
                 words.tool(step),
                 done,
                 step instanceof StripStep.SetState,
-                findings.stream().filter(f -> f.step() == index).map(Hazard::of).toList(),
-                StepText.write(step));
+                findings.stream().filter(f -> f.step() == index).map(Hazard::of).toList());
     }
 }

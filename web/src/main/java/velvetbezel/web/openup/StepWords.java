@@ -29,9 +29,7 @@ final class StepWords {
     }
 
     private Optional<FastenerGroup> group(GroupOf id) {
-        return item(id.item()).flatMap(i -> i.fasteners().stream()
-                .filter(g -> g.id().equals(id.name()))
-                .findFirst());
+        return strip.flatMap(s -> s.group(id));
     }
 
     private Optional<ItemConnector> connector(StripStep step) {
@@ -127,15 +125,7 @@ final class StepWords {
     private void setting(StripStep.SetState s, List<String> how) {
         if (s.footBrake()) how.add(Say.it("how.foot"));
         if (s.by() == StripStep.By.RELEASE) how.add(Say.it("how.release"));
-        int battery = List.of(StateField.BATTERY, StateField.BATTERY_POSITIVE).contains(s.field())
-                ? 0
-                : List.of(StateField.SECOND_BATTERY, StateField.SECOND_BATTERY_POSITIVE)
-                                .contains(s.field())
-                        ? 1
-                        : -1;
-        strip.map(d -> d.facts().batteries())
-                .filter(b -> battery >= 0 && b.size() > battery)
-                .map(b -> b.get(battery))
+        strip.flatMap(d -> d.facts().battery(s.field()))
                 .ifPresent(
                         b -> how.add(Say.it("how.battery", b.place(), b.clamp().words())));
     }
