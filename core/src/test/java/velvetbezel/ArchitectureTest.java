@@ -25,6 +25,7 @@ class ArchitectureTest {
             "function",
             "worksheet",
             "fit",
+            "controls",
             "strip",
             "match",
             "prove",

@@ -28,4 +28,15 @@ public final class Checks {
     public static Stream<JsonNode> of(String group) {
         return ALL.valueStream().filter(c -> c.get("group").asString().equals(group));
     }
+
+    /** An expected number of one check. */
+    public static double number(String id, String name) {
+        return ALL.valueStream()
+                .filter(c -> c.get("id").asString().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .get("expected")
+                .get(name)
+                .asDouble();
+    }
 }

@@ -3,7 +3,6 @@ package velvetbezel.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -80,11 +79,11 @@ public class FitBenchmark {
 
     @Benchmark
     public FitReport fit() {
-        return Fitter.of(site, radio, Optional.empty(), Set.of());
+        return Fitter.of(site, radio, Optional.empty());
     }
 
     @Benchmark
     public FitReport fitWithBrackets() {
-        return Fitter.of(site, radio, kit, Set.of());
+        return Fitter.of(site, radio, kit);
     }
 }

@@ -95,7 +95,8 @@ public final class Seeded {
                 p.fits(),
                 p.finishes(),
                 p.takes(),
-                p.frame());
+                p.frame(),
+                p.thing());
     }
 
     /**

@@ -57,8 +57,12 @@ final class Affine {
         return plus(of(length), -1);
     }
 
+    Affine times(double times) {
+        return of(0).plus(this, times);
+    }
+
     Affine half() {
-        return of(0).plus(this, 0.5);
+        return times(0.5);
     }
 
     Range range() {

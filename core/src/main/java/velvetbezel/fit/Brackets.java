@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.RadioBody;
 
@@ -36,22 +37,50 @@ public final class Brackets {
             double near,
             double deep,
             double height) {
+        /** "1 front+2 rear/1 front+2 rear": by this a job keeps which it is. */
+        public String key() {
+            return said(left, flipLeft) + "/" + said(right, flipRight);
+        }
+
+        private static String said(List<HoleAtSlot> holes, boolean flip) {
+            return holes.stream().map(h -> h.hole() + " " + h.slot()).collect(Collectors.joining("+"))
+                    + (flip ? " upside down" : "");
+        }
+
         int flips() {
             return (flipLeft ? 1 : 0) + (flipRight ? 1 : 0);
         }
     }
 
+    private record Ranges(boolean flip, double z0, double z1, double y0, double y1) {}
+
     /** Two screws of one side, and the ranges that they leave. */
     private record Pair(List<HoleAtSlot> holes, boolean flip, double z0, double z1, double y0, double y1) {}
 
-    /** Every way, flush first; empty where no bracket is described, or no two holes a side meet. */
-    static List<HoleChoice> choices(RadioBody radio, Optional<KitFrame> kit) {
+    /**
+     * Every way, flush first; empty where no bracket is described, or no two holes a side meet.
+     *
+     * @param shift      mm that a face stands deeper than the slots say
+     * @param heightRoom mm that it may stand off its height and still be inside its opening
+     */
+    static List<HoleChoice> choices(RadioBody radio, Optional<KitFrame> kit, double shift, double heightRoom) {
         Optional<KitFrame.Bracket> left = kit.flatMap(KitFrame::left);
         Optional<KitFrame.Bracket> right = kit.flatMap(KitFrame::right);
         if (left.isEmpty() || right.isEmpty()) return List.of();
-        List<HoleChoice> choices = new ArrayList<>();
+        List<Pair> rights = pairs(radio, right.get(), "right").stream()
+                .sorted(Comparator.comparingDouble(Pair::z0))
+                .toList();
+        double longest = rights.stream().mapToDouble(r -> r.z1 - r.z0).max().orElse(0);
+        Map<Row, HoleChoice> rows = new LinkedHashMap<>();
         for (Pair l : pairs(radio, left.get(), "left"))
-            for (Pair r : pairs(radio, right.get(), "right")) both(l, r).ifPresent(choices::add);
+            // only those that begin near enough can have a set-back in common
+            for (int r = first(rights, l.z0 - longest); r < rights.size() && rights.get(r).z0 <= l.z1; r++) {
+                Pair other = rights.get(r);
+                both(l, other, shift)
+                        .filter(c -> Math.abs(c.height()) <= heightRoom)
+                        .ifPresent(c -> rows.putIfAbsent(Row.of(c), c));
+            }
+        List<HoleChoice> choices = new ArrayList<>(rows.values());
         choices.sort(Comparator.<HoleChoice>comparingDouble(c -> Math.abs(c.setBack()))
                 .thenComparingDouble(c -> Math.abs(c.height()))
                 .thenComparingInt(HoleChoice::flips)
@@ -59,9 +88,27 @@ public final class Brackets {
         return choices;
     }
 
-    private static Optional<HoleChoice> both(Pair l, Pair r) {
-        double z0 = Math.max(l.z0, r.z0);
-        double z1 = Math.min(l.z1, r.z1);
+    /** Of rows that hold the face alike the first is told. */
+    private record Row(boolean flipLeft, boolean flipRight, double setBack, double near, double deep, double height) {
+        static Row of(HoleChoice c) {
+            return new Row(c.flipLeft, c.flipRight, c.setBack, c.near, c.deep, c.height);
+        }
+    }
+
+    private static int first(List<Pair> sorted, double z0) {
+        int low = 0;
+        int high = sorted.size();
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (sorted.get(middle).z0 < z0) low = middle + 1;
+            else high = middle;
+        }
+        return low;
+    }
+
+    private static Optional<HoleChoice> both(Pair l, Pair r, double shift) {
+        double z0 = Math.max(l.z0, r.z0) + shift;
+        double z1 = Math.min(l.z1, r.z1) + shift;
         double y0 = Math.max(l.y0, r.y0);
         double y1 = Math.min(l.y1, r.y1);
         if (z0 > z1 || y0 > y1) return Optional.empty();
@@ -97,8 +144,8 @@ public final class Brackets {
 
     /** Of screws that leave the same ranges the first: they hold the face alike. */
     private static List<Pair> distinct(List<Pair> pairs) {
-        Map<List<Object>, Pair> first = new LinkedHashMap<>();
-        for (Pair p : pairs) first.putIfAbsent(List.of(p.flip, p.z0, p.z1, p.y0, p.y1), p);
+        Map<Ranges, Pair> first = new LinkedHashMap<>();
+        for (Pair p : pairs) first.putIfAbsent(new Ranges(p.flip, p.z0, p.z1, p.y0, p.y1), p);
         return List.copyOf(first.values());
     }
 

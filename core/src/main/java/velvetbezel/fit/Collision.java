@@ -16,7 +16,20 @@ public record Collision(
         LEFT,
         RIGHT,
         BELOW,
-        ABOVE
+        ABOVE,
+        /** Towards the seat. */
+        NEARER;
+
+        Escape opposite() {
+            return switch (this) {
+                case DEPTH -> NEARER;
+                case NEARER -> DEPTH;
+                case LEFT -> RIGHT;
+                case RIGHT -> LEFT;
+                case BELOW -> ABOVE;
+                case ABOVE -> BELOW;
+            };
+        }
     }
 
     public boolean certain() {

@@ -11,9 +11,16 @@ import java.util.stream.Stream;
  * Everything about one radio in one dash.
  *
  * @param gaps       round the face
- * @param depths     behind chassis and plugs, the least first
+ * @param depths     behind chassis and plugs, the least first; of a screen before the panel also before it
+ * @param walls      beside chassis and plugs
  * @param collisions with what has to go, or cannot
+ * @param neighbours what a hand must reach beside the face
+ * @param fingers    room for a hand at the radio's own slots
+ * @param correction what earlier fittings with this kit teach; empty where there was none
  * @param holes      screws that hold it, flush first; empty where no bracket is described
+ * @param taken      the row it stands in; empty as well
+ * @param planeUnknown whether nobody knows where the slots are measured from: rows are known against each other only
+ * @param shift      mm by which it stands deeper than its slots say, as far as known
  * @param bodies     where the radio's boxes stand, by the likely measures
  * @param plane      mm by which the kit brings the finished face nearer the seat
  */
@@ -21,8 +28,15 @@ public record FitReport(
         FitVerdict verdict,
         List<FaceGap> gaps,
         List<DepthLeft> depths,
+        List<WallLeft> walls,
         List<Collision> collisions,
+        List<Neighbour> neighbours,
+        List<FingerLeft> fingers,
+        Optional<Correction> correction,
         List<Brackets.HoleChoice> holes,
+        Optional<Brackets.HoleChoice> taken,
+        boolean planeUnknown,
+        double shift,
         List<PlacedBody> bodies,
         double plane) {
     /** One box of the radio in the frame of the opening, in mm. */
@@ -32,6 +46,9 @@ public record FitReport(
         bodies = List.copyOf(bodies);
         gaps = List.copyOf(gaps);
         depths = List.copyOf(depths);
+        walls = List.copyOf(walls);
+        neighbours = List.copyOf(neighbours);
+        fingers = List.copyOf(fingers);
         collisions = List.copyOf(collisions);
         holes = List.copyOf(holes);
     }
@@ -41,6 +58,8 @@ public record FitReport(
         Map<String, Slack.Settle> asks = new LinkedHashMap<>();
         Stream.of(
                         depths.stream().map(DepthLeft::slack),
+                        walls.stream().map(WallLeft::slack),
+                        neighbours.stream().map(Neighbour::slack),
                         collisions.stream().map(Collision::slack),
                         gaps.stream().map(FaceGap::slack))
                 .flatMap(s -> s)
@@ -59,6 +78,11 @@ public record FitReport(
                 fits,
                 a.atLeast() ? fails.max() : fails.min(),
                 a.also().isEmpty() ? b.also() : a.also());
+    }
+
+    /** Where the slots alone put the face: what a record of this fitting keeps. */
+    public double computed() {
+        return taken.map(Brackets.HoleChoice::setBack).orElse(0.0) - (taken.isPresent() ? shift : 0);
     }
 
     /** The least room behind, where anything is known of it. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
@@ -11,9 +12,11 @@ import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Assumption;
 import velvetbezel.run.Learned;
 import velvetbezel.run.Memory;
+import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.run.Settled;
 import velvetbezel.run.Window;
+import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.ScenarioStep;
 import velvetbezel.state.VehicleState;
 import velvetbezel.units.Volts;
@@ -50,10 +53,25 @@ public record FirstUse(Learned learned, Memory memory, Run run) {
                                     state,
                                     memory,
                                     instance.terminal(terminal),
+                                    measuredAgainst(instance, terminal),
                                     healthy.recipe().vehicle().buttons()));
             }
         memory = run.in(VehicleState.AT_REST, memory).memory();
         return new FirstUse(new Learned(windows), memory, run);
+    }
+
+    /**
+     * What a device measures a terminal against when it asks for what it learned there, so that it learns and compares
+     * the same: its own ground may be lifted. Empty where no rule of it asks.
+     */
+    public static Optional<TerminalId> measuredAgainst(Instance instance, String terminal) {
+        return instance.device().rules().stream()
+                .flatMap(r -> instance.device().parts(r.when()))
+                .filter(Guard.Volts.class::isInstance)
+                .map(Guard.Volts.class::cast)
+                .filter(v -> v.learned().isPresent() && v.terminal().equals(terminal))
+                .map(v -> instance.terminal(v.of()))
+                .findFirst();
     }
 
     /** The same without what some devices have learned. */
@@ -67,10 +85,10 @@ public record FirstUse(Learned learned, Memory memory, Run run) {
     private record Reading(String button, double volts) {}
 
     private static Map<String, Window> learn(
-            Run run, VehicleState state, Memory memory, TerminalId at, List<String> buttons) {
+            Run run, VehicleState state, Memory memory, TerminalId at, Optional<TerminalId> of, List<String> buttons) {
         List<Reading> readings = new ArrayList<>();
-        read(run.in(state.withButtons(Set.of()), memory), at, "", readings);
-        for (String button : buttons) read(run.in(state.withButtons(Set.of(button)), memory), at, button, readings);
+        read(run.in(state.withButtons(Set.of()), memory), at, of, "", readings);
+        for (String button : buttons) read(run.in(state.withButtons(Set.of(button)), memory), at, of, button, readings);
         readings.sort((a, b) -> Double.compare(a.volts, b.volts));
         double idle = readings.stream()
                 .filter(r -> r.button.isEmpty())
@@ -88,7 +106,13 @@ public record FirstUse(Learned learned, Memory memory, Run run) {
         return windows;
     }
 
-    private static void read(Settled settled, TerminalId at, String button, List<Reading> into) {
-        settled.picture().at(at).reading().map(Volts::value).ifPresent(v -> into.add(new Reading(button, v)));
+    private static void read(
+            Settled settled, TerminalId at, Optional<TerminalId> of, String button, List<Reading> into) {
+        Picture picture = settled.picture();
+        of.map(o -> picture.between(at, o))
+                .orElseGet(() -> picture.at(at))
+                .reading()
+                .map(Volts::value)
+                .ifPresent(v -> into.add(new Reading(button, v)));
     }
 }

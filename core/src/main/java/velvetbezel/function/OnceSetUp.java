@@ -19,9 +19,6 @@ import velvetbezel.sheet.Choice;
  * and each device that learns buttons is tried untaught.
  */
 final class OnceSetUp {
-    /** Names the learning of buttons as if it were a setting. */
-    static final String LEARNED = "buttons learned";
-
     private final Outcomes.Against against;
     private final Installation installation;
 
@@ -41,7 +38,7 @@ final class OnceSetUp {
         Map<FunctionId, List<SettingId>> once = new LinkedHashMap<>();
         for (SettingId s : settings) note(once, s, lostIn(asDelivered(List.of(s)), Set.of(), working));
         for (String device : learners)
-            note(once, new SettingId(device, LEARNED), lostIn(installation, Set.of(device), working));
+            note(once, new SettingId(device, Outcome.LEARNED), lostIn(installation, Set.of(device), working));
         if (settings.size() > 1)
             for (FunctionId f : lostIn(asDelivered(settings), Set.of(), working)) once.putIfAbsent(f, settings);
         Map<FunctionId, Outcome> marked = new LinkedHashMap<>(decided);

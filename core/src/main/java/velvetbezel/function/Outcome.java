@@ -7,6 +7,9 @@ import velvetbezel.sheet.FieldRef;
 
 /** What becomes of a function. */
 public sealed interface Outcome {
+    /** Names, among settings, the learning of buttons. */
+    String LEARNED = "buttons learned";
+
     /** @param once settings that must be made first: with any of them as delivered it does not work */
     record Kept(List<Hop> path, List<SettingId> once) implements Outcome {
         public Kept {

@@ -80,6 +80,14 @@ public record Installation(
         return copy(changed, settings, modes, misplaced, edits);
     }
 
+    /** With several settings, each as its value says. */
+    public Installation withSettings(Map<SettingId, String> values) {
+        Installation set = this;
+        for (Map.Entry<SettingId, String> e : values.entrySet())
+            set = set.withSetting(e.getKey().key(), e.getValue());
+        return set;
+    }
+
     Installation withSetting(String key, String value) {
         return copy(conductors, put(settings, key, value), modes, misplaced, edits);
     }

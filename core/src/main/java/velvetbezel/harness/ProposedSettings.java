@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import velvetbezel.sheet.Choice;
+import velvetbezel.sheet.Device;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.Rule;
@@ -48,10 +49,7 @@ public final class ProposedSettings {
 
     /** The same installation with every open setting as proposed. */
     public static Installation applied(Installation installation, Set<String> inUse) {
-        Installation set = installation;
-        for (Map.Entry<SettingId, String> e : of(installation, inUse).entrySet())
-            set = set.withSetting(e.getKey().key(), e.getValue());
-        return set;
+        return installation.withSettings(of(installation, inUse));
     }
 
     /** The first of the best; how it is delivered where no other is better. */
@@ -70,14 +68,16 @@ public final class ProposedSettings {
     private long uses(Instance i, String setting, String value) {
         Guard.Setting wanted = new Guard.Setting(setting, value);
         return i.device().rules().stream()
-                .filter(r -> asks(r.when(), wanted) && useful(i, r))
+                .filter(r -> asks(i.device(), r.when(), wanted) && useful(i, r))
                 .count();
     }
 
     /** Asked for by a guard itself, not under a Not. */
-    private static boolean asks(Guard guard, Guard.Setting wanted) {
+    private static boolean asks(Device device, Guard guard, Guard.Setting wanted) {
         if (guard instanceof Guard.Not) return false;
-        return guard.equals(wanted) || guard.inner().stream().anyMatch(g -> asks(g, wanted));
+        if (guard instanceof Guard.Met m)
+            return asks(device, device.conditions().get(m.condition()), wanted);
+        return guard.equals(wanted) || guard.inner().stream().anyMatch(g -> asks(device, g, wanted));
     }
 
     /** A message is of use where another device listens for it; every other effect is. */
@@ -95,7 +95,7 @@ public final class ProposedSettings {
         if (listening.isEmpty())
             for (Instance i : installation.instances())
                 for (Rule r : i.device().rules())
-                    r.when().parts().forEach(g -> {
+                    i.device().parts(r.when()).forEach(g -> {
                         if (g instanceof Guard.Hears h)
                             listening
                                     .computeIfAbsent(h.signal(), k -> new HashSet<>())

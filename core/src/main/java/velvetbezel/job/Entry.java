@@ -127,7 +127,20 @@ public sealed interface Entry<V> {
     /** The role it is joined by; empty: it is not used. */
     record LeadMoved(TerminalId lead) implements Entry<Optional<LeadRole>>, Rewires {}
 
-    record SettingMade(SettingId setting) implements Entry<Done> {}
+    /** It is set as decided, and how that was seen. */
+    record SettingMade(SettingId setting) implements Entry<Evidence> {}
+
+    /** The value that a device was found at. */
+    record SettingFound(SettingId setting) implements Entry<String> {}
+
+    /** It was set, and what it is to be has changed since: what it was set to. */
+    record SettingRevoked(SettingId setting) implements Entry<String> {}
+
+    /** Of a device that is set up by computer. @param instance its id in the installation */
+    record InterfaceSerial(String instance) implements Entry<String> {}
+
+    /** Resistance of a held button at the plug, as it was typed; the wheel turned between several. */
+    record KeyRead(TerminalId reader, String button) implements Entry<String>, Rewires {}
 
     record JointMade(JointId joint) implements Entry<Done> {}
 
@@ -161,6 +174,32 @@ public sealed interface Entry<V> {
     /** How practised the person is, which decides the time that is said. */
     record ExperienceSaid() implements Entry<Experience> {}
 
+    /** Power is on for the first time; what must come before it was asked then. */
+    record FirstPower() implements Entry<Done> {}
+
+    /** Whether a pause between two steps was work. @param step the one after it */
+    record PauseAnswered(String step) implements Entry<Pause> {}
+
+    /** Of a recording: something that was done later could have been done without it. */
+    record MayComeFirst(String waits, String on) implements Entry<Done> {}
+
+    /** Minutes a person puts in place of what was worked out. @param line of the labour */
+    record MinutesSaid(String line) implements Entry<Integer> {}
+
+    // --- whether it goes in
+
+    /** Mm that an edge of the face lies behind the panel; before it is negative. */
+    record FaceStands(FaceEdge edge) implements Entry<Double> {}
+
+    /** Which holes it hangs in, as the fit names them. */
+    record HolesTaken() implements Entry<String> {}
+
+    /** A step of the bench list, as the fit names it. */
+    record BenchStepDone(String step) implements Entry<Done> {}
+
+    /** Where a thing goes: id of a place of the vehicle's sheet. @param thing its name */
+    record PlaceTaken(String thing) implements Entry<String>, Rewires {}
+
     /** A photo, with what it shows. */
     record PhotoTaken(UUID id) implements Entry<String> {}
 
@@ -175,6 +214,31 @@ public sealed interface Entry<V> {
     /** What a tick says. */
     enum Done {
         DONE
+    }
+
+    /** How it is known that a device is set. */
+    enum Evidence {
+        SET,
+        /** Set, and its selector taped over. */
+        TAPED,
+        PHOTOGRAPHED,
+        READ_BACK
+    }
+
+    /** What a pause was. */
+    enum Pause {
+        WORKED,
+        AWAY
+    }
+
+    /** Where the face is measured against the panel. */
+    enum FaceEdge {
+        LEFT,
+        RIGHT,
+        TOP,
+        BOTTOM,
+        /** In the middle, once its leads are on. */
+        WIRED
     }
 
     /** Where schools differ about opening a dash. */

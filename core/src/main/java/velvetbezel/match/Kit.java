@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.fit.FitReport;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.harness.Builder;
@@ -55,7 +56,25 @@ public record Kit(Sheet.Radio radio, List<Sheet.Part> parts, Cost cost, int loss
 
     /** What a person should know before buying that no function tells: a fit nobody has proven, a colour that differs. */
     public List<String> remarks(Sheet.Vehicle vehicle) {
-        return Stream.concat(unprovenFits(vehicle), otherColours(vehicle)).toList();
+        return Stream.of(unprovenFits(vehicle), goesIn(vehicle), otherColours(vehicle))
+                .flatMap(r -> r)
+                .toList();
+    }
+
+    /** What has to go for the radio, and what is to be measured first. */
+    private Stream<String> goesIn(Sheet.Vehicle vehicle) {
+        return fit(vehicle).stream().flatMap(r -> HolderFit.remarks(vehicle, r).stream());
+    }
+
+    /** What holds the radio; empty where it holds itself. */
+    Optional<Sheet.Part> holder() {
+        return parts.stream().filter(p -> p.holds().isPresent()).findFirst();
+    }
+
+    /** Whether it goes into a car with the plugs it uses; empty where opening, radio or holder are not measured. */
+    public Optional<FitReport> fit(Sheet.Vehicle vehicle) {
+        if (vehicle.site().isEmpty()) return Optional.empty();
+        return radio.shape().flatMap(s -> HolderFit.report(vehicle, radio, holder(), PlugsInUse.in(build(vehicle), s)));
     }
 
     private Stream<String> unprovenFits(Sheet.Vehicle vehicle) {

@@ -3,7 +3,9 @@ package velvetbezel.match;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
@@ -35,16 +37,30 @@ public final class Matcher {
     }
 
     public static Matched match(List<RadioMatch> radios, Wishes wishes, Market market) {
-        Matched best = best(
-                radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList());
-        return best.kits().isEmpty() ? new Matched(List.of(), giveUp(radios, wishes, market), 0) : best;
+        List<RadioMatch.Found> found =
+                radios.stream().map(r -> r.kits(wishes, market, () -> false)).toList();
+        return whole(radios, found, wishes, market, () -> false).orElseThrow();
     }
 
-    /** Where no kit meets all wishes: the smallest sets of them to give up. */
-    public static List<GiveUp> giveUp(List<RadioMatch> radios, Wishes wishes, Market market) {
-        return GiveUp.of(wishes, less -> radios.stream()
-                .flatMap(r -> r.kits(less, market, () -> false).kits().stream())
+    /**
+     * The kits that no other beats; where no kit meets all wishes, the smallest sets of them to give up.
+     *
+     * @param found what each radio was found to take, all complete
+     * @return empty where it was stopped
+     */
+    public static Optional<Matched> whole(
+            List<RadioMatch> radios,
+            List<RadioMatch.Found> found,
+            Wishes wishes,
+            Market market,
+            BooleanSupplier stopped) {
+        Matched best = best(found);
+        if (!best.kits().isEmpty()) return Optional.of(best);
+        List<GiveUp> giveUp = GiveUp.of(wishes, less -> radios.stream()
+                .flatMap(r -> r.kits(less, market, stopped).kits().stream())
                 .toList());
+        // what was stopped on the way lacks kits, so its sets may be too large
+        return stopped.getAsBoolean() ? Optional.empty() : Optional.of(new Matched(List.of(), giveUp, 0));
     }
 
     /** The kits of several radios that none of the others beats. */
@@ -74,7 +90,7 @@ public final class Matcher {
             KitDecisions decisions,
             Market market) {
         return radios.stream()
-                .filter(r -> Reasons.tooDeep(vehicle, r).isEmpty())
+                .filter(r -> HolderFit.out(vehicle, r, parts).isEmpty())
                 .map(r -> Lacking.of(vehicle, r, parts, decisions))
                 .filter(l -> !l.things().isEmpty())
                 .sorted(Comparator.comparingInt((Lacking l) -> l.things().size())

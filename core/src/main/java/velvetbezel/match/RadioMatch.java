@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -33,6 +34,7 @@ public final class RadioMatch {
     private final Catalogue catalogue;
     private final Set<FunctionId> had;
     private final Optional<KitTables> compiled;
+    private final Map<String, Cost> works = new ConcurrentHashMap<>();
 
     /**
      * @param slack    a kit that is not listed is at most so many minutes quicker than a listed one that is no dearer
@@ -57,13 +59,17 @@ public final class RadioMatch {
     }
 
     /** What of a radio decides what its kits keep and lose. */
-    private record Model(Device behaviour, Opening size, boolean screen, boolean tooDeep) {
-        static Model of(Sheet.Vehicle vehicle, Sheet.Radio radio) {
+    private record Model(Device behaviour, Opening size, boolean screen, boolean out, Set<String> holders) {
+        static Model of(Sheet.Vehicle vehicle, Sheet.Radio radio, List<Sheet.Part> parts) {
             return new Model(
                     Behaviour.of(radio.device()),
                     radio.size(),
                     radio.screen(),
-                    Reasons.tooDeep(vehicle, radio).isPresent());
+                    HolderFit.out(vehicle, radio, parts).isPresent(),
+                    parts.stream()
+                            .filter(p -> Slots.holds(vehicle, radio, p))
+                            .map(Sheet::id)
+                            .collect(Collectors.toSet()));
         }
     }
 
@@ -84,11 +90,13 @@ public final class RadioMatch {
             KitDecisions decisions) {
         Map<Model, Optional<KitTables>> models = new HashMap<>();
         return radios.stream()
-                .map(r -> new RadioMatch(vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r), m -> {
-                    Optional<List<Slot>> slots = m.tooDeep ? Optional.empty() : Slots.of(vehicle, r, parts, decisions);
-                    return slots.map(
-                            s -> KitTables.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
-                })))
+                .map(r -> new RadioMatch(
+                        vehicle, r, catalogue, had, models.computeIfAbsent(Model.of(vehicle, r, parts), m -> {
+                            Optional<List<Slot>> slots =
+                                    m.out ? Optional.empty() : Slots.of(vehicle, r, parts, decisions);
+                            return slots.map(s ->
+                                    KitTables.of(vehicle, r, s, catalogue, new Outcomes.Against(factory, catalogue)));
+                        })))
                 .toList();
     }
 
@@ -151,7 +159,24 @@ public final class RadioMatch {
     }
 
     private Front.Found front(KitTables c, Wishes wishes, Market market, Optional<Sheet.Part> forced) {
-        return Front.of(c, wishes, f -> weight(f, wishes), market.of(radio), p -> market.of(vehicle, p), forced);
+        return Front.of(c, wishes, f -> weight(f, wishes), base(market), p -> cost(market, p), forced);
+    }
+
+    /** The radio, with what it asks of the car where it needs no holder. */
+    private Cost base(Market market) {
+        Cost own = market.of(radio);
+        return Slots.needsNoFrame(vehicle, radio) ? own.plus(works(Optional.empty())) : own;
+    }
+
+    /** Worked out once for each holder: prices are asked for again and again. */
+    private Cost works(Optional<Sheet.Part> holder) {
+        return works.computeIfAbsent(holder.map(Sheet::id).orElse(""), id -> HolderFit.works(vehicle, radio, holder));
+    }
+
+    /** A part, with what the radio in it asks of the car where it holds the radio. */
+    private Cost cost(Market market, Sheet.Part part) {
+        Cost own = market.of(vehicle, part);
+        return part.holds().isPresent() ? own.plus(works(Optional.of(part))) : own;
     }
 
     /** The best kits that have one part in them, as compiled: least lost first, then cheapest. */
@@ -269,8 +294,8 @@ public final class RadioMatch {
     }
 
     private Kit priced(List<Sheet.Part> parts, Map<FunctionId, Kind> kinds, Wishes wishes, Market market) {
-        Cost cost = market.of(radio);
-        for (Sheet.Part p : parts) cost = cost.plus(market.of(vehicle, p));
+        Cost cost = base(market);
+        for (Sheet.Part p : parts) cost = cost.plus(cost(market, p));
         return new Kit(radio, parts, cost, loss(kinds, wishes), kinds);
     }
 }

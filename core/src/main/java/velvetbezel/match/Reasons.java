@@ -18,7 +18,6 @@ import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.PartKind;
 import velvetbezel.sheet.Plug;
 import velvetbezel.sheet.Sheet;
-import velvetbezel.units.Millimetres;
 
 /** Why a sheet is in no kit, in one sentence. */
 final class Reasons {
@@ -59,8 +58,8 @@ final class Reasons {
     }
 
     private String ofRadio(Sheet.Radio radio, List<Sheet.Part> parts) {
-        Optional<String> deep = tooDeep(vehicle, radio);
-        if (deep.isPresent()) return deep.get();
+        Optional<String> out = HolderFit.out(vehicle, radio, parts);
+        if (out.isPresent()) return out.get();
         List<Lacking.Thing> things =
                 Lacking.of(vehicle, radio, parts, decisions).things();
         if (!things.isEmpty()) return "No %s.".formatted(things.get(0).words());
@@ -73,18 +72,6 @@ final class Reasons {
                 match.kits(wishes.withoutMusts(), market, () -> false).kits());
     }
 
-    /** A chassis deeper than the room behind the opening; empty where one of the two is not known. */
-    static Optional<String> tooDeep(Sheet.Vehicle vehicle, Sheet.Radio radio) {
-        Optional<Millimetres> room = vehicle.space().depth().known();
-        Optional<Millimetres> chassis = radio.body().depth().known();
-        if (radio.screen()
-                || room.isEmpty()
-                || chassis.isEmpty()
-                || chassis.get().compareTo(room.get()) <= 0) return Optional.empty();
-        return Optional.of("Too deep: its chassis is %s, and there is %s behind the opening."
-                .formatted(chassis.get(), room.get()));
-    }
-
     private String noPlace(Sheet.Part part) {
         Optional<Filling> filled = KitNeed.of(part).flatMap(decisions::of);
         if (filled.isPresent())
@@ -93,7 +80,13 @@ final class Reasons {
         if (!part.vehicles().isEmpty() && !part.vehicles().contains(vehicle.id())) return "Made for another vehicle.";
         if (part.holds().isPresent())
             return part.holds().get().opening().equals(vehicle.opening())
-                    ? "No radio here is of its size."
+                    ? radios.stream()
+                            .filter(r -> Slots.madeToHold(vehicle, r.radio(), part))
+                            .flatMap(r -> HolderFit.whyNot(vehicle, r.radio(), Optional.of(part)).stream()
+                                    .map(why -> "%s does not go in with it: %s"
+                                            .formatted(r.radio().name(), why)))
+                            .findFirst()
+                            .orElse("No radio here is of its size.")
                     : "It does not fill this car's %s."
                             .formatted(vehicle.opening().of("opening"));
         if (part.kind() == PartKind.ANTENNA_ADAPTER)

@@ -107,6 +107,11 @@ final class Slots {
     }
 
     static boolean holds(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {
+        return madeToHold(vehicle, radio, part) && HolderFit.lets(vehicle, radio, part);
+    }
+
+    /** By its size and car; whether the radio goes in with it is another matter. */
+    static boolean madeToHold(Sheet.Vehicle vehicle, Sheet.Radio radio, Sheet.Part part) {
         return part.holds()
                         .filter(h -> h.opening().equals(vehicle.opening())
                                 && h.radio().equals(radio.size()))

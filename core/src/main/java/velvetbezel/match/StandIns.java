@@ -204,6 +204,7 @@ final class StandIns {
                         Fact.missing(new FieldRef(id, "width")),
                         Fact.missing(new FieldRef(id, "height")),
                         Fact.missing(new FieldRef(id, "depth"))),
+                Optional.empty(),
                 Optional.empty());
     }
 

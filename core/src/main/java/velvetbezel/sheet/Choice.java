@@ -2,8 +2,14 @@ package velvetbezel.sheet;
 
 import java.util.List;
 
-/** A setting or mode of a device: its value at the start and the values it may have. */
-public record Choice(String name, String start, List<String> values) {
+/**
+ * A setting or mode of a device.
+ *
+ * @param start  its value as delivered
+ * @param values that it may have
+ * @param how    how a setting is set; a mode is set by nobody
+ */
+public record Choice(String name, String start, List<String> values, HowSet how) {
     public Choice {
         values = List.copyOf(values);
     }

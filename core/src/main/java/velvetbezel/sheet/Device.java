@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * One device: what it can be connected by, and what it does.
@@ -83,5 +84,13 @@ public record Device(
 
     public Optional<Plug> plug(String plugId) {
         return plugs.stream().filter(p -> p.id().equals(plugId)).findFirst();
+    }
+
+    /** A guard and all that it is made of, the conditions that it names too. */
+    public Stream<Guard> parts(Guard when) {
+        return when.parts()
+                .flatMap(g -> g instanceof Guard.Met m
+                        ? Stream.concat(Stream.of(g), parts(conditions.get(m.condition())))
+                        : Stream.of(g));
     }
 }

@@ -1,12 +1,14 @@
 package velvetbezel.sheet;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import velvetbezel.units.Decibels;
 import velvetbezel.units.Gauge;
 import velvetbezel.units.Volts;
@@ -116,15 +118,35 @@ final class DeviceReader {
     private static List<Choice> choices(Node node) {
         List<Choice> choices = new ArrayList<>();
         node.fields().forEach((name, choice) -> {
-            choice.only("start", "values");
+            choice.only("start", "values", "when", "by", "tape", "fact");
             List<String> values = choice.at("values").texts();
             String start = choice.at("start").text();
             if (!values.contains(start))
                 choice.at("start")
                         .fault("\"%s\" is not among its values: %s.".formatted(start, String.join(", ", values)));
-            choices.add(new Choice(name, start, values));
+            choices.add(new Choice(name, start, values, how(choice)));
         });
         return choices;
+    }
+
+    private static HowSet how(Node choice) {
+        return new HowSet(
+                choice.has("when")
+                        ? Optional.of(choice.at("when")
+                                .one(HowSet.Moment::find, labels(HowSet.Moment.values()), HowSet.Moment.AFTER))
+                        : Optional.empty(),
+                choice.has("by")
+                        ? Optional.of(choice.at("by")
+                                .one(HowSet.Means::find, labels(HowSet.Means.values()), HowSet.Means.MENU))
+                        : Optional.empty(),
+                choice.at("tape").truth(false),
+                choice.has("fact")
+                        ? Optional.of(choice.at("fact").one(Trait::find, Trait.all(), Trait.STEERING_LAYOUT))
+                        : Optional.empty());
+    }
+
+    private static String labels(Enum<?>[] words) {
+        return Arrays.stream(words).map(HowSet::label).collect(Collectors.joining(", "));
     }
 
     private List<String> terminalNames(Node node, List<Plug> plugs, List<Lead> leads, List<String> terminals) {

@@ -1,11 +1,17 @@
 package velvetbezel.sheet;
 
 import java.util.List;
+import java.util.Optional;
 
 /** What a rule does while in force. Terminals and ports are named within the rule's own device. */
 public sealed interface Effect {
-    /** Volts behind ohms, from {@code minus} to {@code plus}. */
-    record Drive(String plus, String minus, Quantity volts, Quantity ohms) implements Effect {
+    /**
+     * Volts behind ohms, from {@code minus} to {@code plus}.
+     *
+     * @param converter how a device that pulls a wire up reads it; empty where the sheet says nothing of it
+     */
+    record Drive(String plus, String minus, Quantity volts, Quantity ohms, Optional<Converter> converter)
+            implements Effect {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.drive(this);
@@ -22,8 +28,8 @@ public sealed interface Effect {
         }
     }
 
-    /** A conductor; signals pass it up to 10 Ω. */
-    record Connect(String a, String b, Quantity ohms) implements Effect {
+    /** A conductor; signals pass it up to 10 Ω. @param tolerance in percent; empty where nobody stated it */
+    record Connect(String a, String b, Quantity ohms, Optional<Double> tolerance) implements Effect {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.connect(this);
@@ -40,8 +46,12 @@ public sealed interface Effect {
         }
     }
 
-    /** A load, in ohms; a sheet may state it in amps at 12 V. Signals never pass. */
-    record Draw(String a, String b, Quantity ohms) implements Effect {
+    /**
+     * A load, in ohms; a sheet may state it in amps at 12 V. Signals never pass.
+     *
+     * @param tolerance in percent; empty where nobody stated it
+     */
+    record Draw(String a, String b, Quantity ohms, Optional<Double> tolerance) implements Effect {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.draw(this);

@@ -3,6 +3,7 @@ package velvetbezel.sheet;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import velvetbezel.sheet.fit.Thing;
 
 /** What a part is, in the order in which a kit is listed. */
 public enum PartKind {
@@ -36,6 +37,19 @@ public enum PartKind {
 
     public String label() {
         return label;
+    }
+
+    /** What it wants a place for; empty for what goes where the radio is. */
+    public Optional<Thing.Kind> wants() {
+        return switch (this) {
+            case GPS_ANTENNA -> Optional.of(Thing.Kind.GPS_ANTENNA);
+            case MICROPHONE -> Optional.of(Thing.Kind.MICROPHONE);
+            case USB_ADAPTER, AUX_ADAPTER -> Optional.of(Thing.Kind.SOCKET);
+            case CAMERA -> Optional.of(Thing.Kind.CAMERA);
+            case CONTROL_INTERFACE, DATA_MODULE, GROUND_LOOP_ISOLATOR, AMPLIFIER, RELAY, CONVERTER -> Optional.of(
+                    Thing.Kind.MODULE);
+            default -> Optional.empty();
+        };
     }
 
     /** Whether a part of this kind carries no current. */

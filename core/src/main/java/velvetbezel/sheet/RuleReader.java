@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import velvetbezel.state.StateField;
 
 /** Reads rules, guards and effects, and checks each name against the names of the device. */
@@ -143,7 +144,7 @@ final class RuleReader {
     }
 
     private Effect drive(Node node) {
-        node.only("drive", "volts", "ohms");
+        node.only("drive", "volts", "ohms", "tolerance", "bits", "ratio", "pull-ups");
         boolean pair = node.at("drive").isList();
         List<Node> two = pair ? two(node.at("drive")) : List.of(node.at("drive"));
         String minus = pair ? terminal(two.get(1)) : "gnd";
@@ -153,21 +154,39 @@ final class RuleReader {
                 terminal(two.get(0)),
                 minus,
                 quantity(node.at("volts"), -VOLTS, VOLTS),
-                quantity(node.at("ohms"), LEAST_OHMS, OHMS));
+                quantity(node.at("ohms"), LEAST_OHMS, OHMS),
+                converter(node));
+    }
+
+    private static Optional<Converter> converter(Node node) {
+        if (Stream.of("tolerance", "bits", "ratio", "pull-ups").noneMatch(node::has)) return Optional.empty();
+        return Optional.of(new Converter(
+                tolerance(node),
+                node.has("bits") ? Optional.of((int) node.at("bits").number(4, 24)) : Optional.empty(),
+                node.has("ratio") ? Optional.of(node.at("ratio").truth(false)) : Optional.empty(),
+                node.at("pull-ups").list().stream().map(n -> n.number(1, OHMS)).toList()));
+    }
+
+    /** In percent. */
+    private static Optional<Double> tolerance(Node node) {
+        return node.has("tolerance") ? Optional.of(node.at("tolerance").number(0, 50)) : Optional.empty();
     }
 
     private Effect connect(Node node) {
-        List<Node> two = two(node.only("connect", "ohms").at("connect"));
+        List<Node> two = two(node.only("connect", "ohms", "tolerance").at("connect"));
         return new Effect.Connect(
-                terminal(two.get(0)), terminal(two.get(1)), quantity(node.at("ohms"), LEAST_OHMS, OHMS));
+                terminal(two.get(0)),
+                terminal(two.get(1)),
+                quantity(node.at("ohms"), LEAST_OHMS, OHMS),
+                tolerance(node));
     }
 
     private Effect draw(Node node) {
-        List<Node> two = two(node.only("draw", "amps", "ohms").at("draw"));
+        List<Node> two = two(node.only("draw", "amps", "ohms", "tolerance").at("draw"));
         Quantity ohms = node.has("amps")
                 ? fromAmps(quantity(node.at("amps"), 1e-6, 1000))
                 : quantity(node.at("ohms"), LEAST_OHMS, OHMS);
-        return new Effect.Draw(terminal(two.get(0)), terminal(two.get(1)), ohms);
+        return new Effect.Draw(terminal(two.get(0)), terminal(two.get(1)), ohms, tolerance(node));
     }
 
     /** Amps are stated at 12 V. */

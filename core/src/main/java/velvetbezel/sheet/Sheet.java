@@ -6,6 +6,7 @@ import java.util.Optional;
 import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.RadioBody;
 import velvetbezel.sheet.fit.Site;
+import velvetbezel.sheet.fit.Thing;
 import velvetbezel.sheet.strip.StripDown;
 
 /** A document of the library. */
@@ -132,6 +133,7 @@ public sealed interface Sheet {
      * @param finishes colours it comes in; empty where nobody sees it
      * @param takes    room it takes behind the dash
      * @param frame    how it holds a radio; empty where it does not, or nobody measured
+     * @param thing    its own lead and plug, where it wants a place in the car; empty where nobody stated them
      */
     record Part(
             Header header,
@@ -145,7 +147,8 @@ public sealed interface Sheet {
             Optional<FitList> fits,
             List<String> finishes,
             Geometry takes,
-            Optional<KitFrame> frame)
+            Optional<KitFrame> frame,
+            Optional<Thing> thing)
             implements Sheet {
         public Part {
             vehicles = List.copyOf(vehicles);

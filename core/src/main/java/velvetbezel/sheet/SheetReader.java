@@ -131,7 +131,8 @@ public final class SheetReader {
                 "fits",
                 "finishes",
                 "geometry",
-                "frame");
+                "frame",
+                "thing");
         PartKind kind = node.at("part").one(PartKind::find, PartKind.all(), PartKind.DASH_KIT);
         Optional<Sheet.Holds> holds = node.has("holds")
                 ? Optional.of(new Sheet.Holds(
@@ -157,7 +158,8 @@ public final class SheetReader {
                 node.has("fits") ? Optional.of(FitList.read(node.at("fits"))) : Optional.empty(),
                 node.at("finishes").texts(),
                 facts.geometry(node.at("geometry")),
-                FitReader.frame(node.at("frame"), header.id(), header.from()));
+                FitReader.frame(node.at("frame"), header.id(), header.from()),
+                kind.wants().flatMap(k -> FitReader.thing(node.at("thing"), k, header.id(), header.from())));
     }
 
     private static Sheet.Vehicle vehicle(Node node, Sheet.Header header, FactReader facts) {

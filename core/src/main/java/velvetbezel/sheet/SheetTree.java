@@ -88,10 +88,16 @@ public final class SheetTree {
         Object at = copy;
         for (String name : steps.subList(0, Math.max(0, steps.size() - 1)))
             at = child(at, name).orElseThrow(() -> noField(path));
+        String last = steps.isEmpty() ? "" : steps.get(steps.size() - 1);
+        if (at instanceof List<?> list && value.isPresent()) {
+            @SuppressWarnings("unchecked")
+            List<Object> owner = (List<Object>) list;
+            owner.set(index(list, last).orElseThrow(() -> noField(path)), value.get());
+            return copy;
+        }
         if (steps.isEmpty() || !(at instanceof Map<?, ?>)) throw noField(path);
         @SuppressWarnings("unchecked")
         Map<String, Object> owner = (Map<String, Object>) at;
-        String last = steps.get(steps.size() - 1);
         if (value.isPresent()) owner.put(last, value.get());
         else owner.remove(last);
         return copy;
@@ -205,7 +211,16 @@ public final class SheetTree {
                 if (entry instanceof Map<?, ?> map
                         && (name.equals(map.get("id")) || name.equals("position " + map.get("position"))))
                     return Optional.of(entry);
-        return Optional.empty();
+        return at instanceof List<?> list ? index(list, name).map(list::get) : Optional.empty();
+    }
+
+    /** An entry without a name goes by its number, from 1 on. */
+    private static Optional<Integer> index(List<?> list, String name) {
+        if (!name.matches("\\d{1,4}")) return Optional.empty();
+        int i = Integer.parseInt(name) - 1;
+        return i >= 0 && i < list.size() && Node.nameOf(list.get(i), i).equals(name)
+                ? Optional.of(i)
+                : Optional.empty();
     }
 
     private static Object deep(Object tree) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import velvetbezel.sheet.strip.DashItem;
 import velvetbezel.sheet.strip.PossibleExtra;
 import velvetbezel.sheet.strip.StripDown;
+import velvetbezel.sheet.strip.WorkPhase;
 
 /** What else is worth doing while a dash is open, and the minutes that it saves. */
 public final class Openings {
@@ -49,6 +50,16 @@ public final class Openings {
         return planner.plan(bare, wanted.with(Set.of()), CarState.CLOSED, false)
                 .found()
                 .map(o -> o.minutes().usual());
+    }
+
+    /** Minutes of the whole order without what is done at the bench; empty where there is no order. */
+    public Optional<Double> atTheCar() {
+        StripDown without = new StripDown(
+                strip.items(),
+                strip.works().stream().filter(w -> w.phase() != WorkPhase.BENCH).toList(),
+                strip.extras(),
+                strip.facts());
+        return new Openings(planner, without, wanted).minutes(wanted);
     }
 
     /** Every extra of the sheet that costs less now, with the dash open anyway, than on another day. */

@@ -22,14 +22,37 @@ import velvetbezel.state.StateField;
 public final class Recorder {
     private final List<List<StripStep>> recordings;
     private final Set<String> airbags;
+    private final Set<Link> free;
+
+    /** That one part waited for another. @param on as a sheet writes it: "surround", "surround:loose" */
+    public record Link(String waits, String on) {}
 
     /**
      * @param recordings of the same car, each in the order it was done
      * @param airbags    plugs that a person said belong to an airbag circuit, "fascia.airbag lamp"
+     * @param free       links that are none: a person says that the one could have come first
      */
-    public Recorder(List<List<StripStep>> recordings, Set<String> airbags) {
+    public Recorder(List<List<StripStep>> recordings, Set<String> airbags, Set<Link> free) {
         this.recordings = recordings.stream().map(List::copyOf).toList();
         this.airbags = Set.copyOf(airbags);
+        this.free = Set.copyOf(free);
+    }
+
+    /** Every link that the sheet would have; each was seen so, and is assumed. */
+    public List<Link> links() {
+        List<Map<String, Seen>> seen = recordings.stream().map(this::seen).toList();
+        Set<String> items = new LinkedHashSet<>();
+        seen.forEach(s -> items.addAll(s.keySet()));
+        return items.stream()
+                .flatMap(i -> behind(i, of(i, seen), seen).stream().map(b -> new Link(i, b)))
+                .toList();
+    }
+
+    private static List<Seen> of(String item, List<Map<String, Seen>> seen) {
+        return seen.stream()
+                .filter(s -> s.containsKey(item))
+                .map(s -> s.get(item))
+                .toList();
     }
 
     /** Everything of one recording that bears on one part. */
@@ -46,14 +69,7 @@ public final class Recorder {
         Set<String> items = new LinkedHashSet<>();
         seen.forEach(s -> items.addAll(s.keySet()));
         List<Object> list = new ArrayList<>();
-        for (String item : items)
-            list.add(item(
-                    item,
-                    seen.stream()
-                            .filter(s -> s.containsKey(item))
-                            .map(s -> s.get(item))
-                            .toList(),
-                    seen));
+        for (String item : items) list.add(item(item, of(item, seen), seen));
         Map<String, Object> strip = new LinkedHashMap<>();
         strip.put("items", list);
         return strip;
@@ -139,14 +155,15 @@ public final class Recorder {
     }
 
     /** Links seen in every recording, without those that follow from others. */
-    private static List<String> behind(String id, List<Seen> of, List<Map<String, Seen>> all) {
+    private List<String> behind(String id, List<Seen> of, List<Map<String, Seen>> all) {
         Set<String> always = new TreeSet<>(of.get(0).before);
         for (Seen s : of) always.removeIf(b -> !s.before.contains(b));
+        always.removeIf(b -> free.contains(new Link(id, b)));
         List<String> reduced = new ArrayList<>();
         for (String b : always) {
             boolean implied = always.stream().filter(o -> !o.equals(b)).anyMatch(o -> all.stream()
-                    .allMatch(m ->
-                            !m.containsKey(plain(o)) || m.get(plain(o)).before.contains(b)));
+                    .allMatch(m -> !m.containsKey(plain(o))
+                            || m.get(plain(o)).before.contains(b) && !free.contains(new Link(plain(o), b))));
             if (!implied) reduced.add(b);
         }
         return reduced;

@@ -121,7 +121,10 @@ final class Steps {
 
     private void doUp(GroupOf group) {
         int left = trays.of(group).left();
-        if (left > 0) add(new StripStep.DoUp(group, left));
+        int stays =
+                Math.min(left, tasks.dash.group(group).map(FastenerGroup::stays).orElse(0));
+        if (left > stays) add(new StripStep.DoUp(group, left - stays));
+        if (stays > 0) add(new StripStep.Spare(group, stays));
     }
 
     /** Groups that come out first come first. */

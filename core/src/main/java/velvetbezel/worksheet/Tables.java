@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import velvetbezel.sheet.HowSet;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
@@ -23,6 +24,7 @@ import velvetbezel.units.Volts;
  * @param leads     by rising cross-section
  * @param fuses     small and regular blade, by rising rating
  * @param strip     how much insulation comes off, by kind of joint
+ * @param minutes   at the bench
  * @param allowance by how much more cable is cut than measured, as a factor
  */
 public record Tables(
@@ -38,6 +40,7 @@ public record Tables(
         Map<JointKind, Millimetres> strip,
         Limits limits,
         double allowance,
+        BenchMinutes minutes,
         List<Good> goods) {
     /** Goods that loads ask for, by their names in the tables. */
     static final String FUSE = "blade fuse";
@@ -55,6 +58,47 @@ public record Tables(
         fuses = List.copyOf(fuses);
         strip = Map.copyOf(strip);
         goods = List.copyOf(goods);
+    }
+
+    /**
+     * What a hand takes at the bench, in minutes.
+     *
+     * @param leadEnd for each lead of a joint, by how it is made: strip, join, insulate, read back
+     * @param cap     for a lead that is capped by itself
+     * @param setting for one that is set, by the means; {@code otherSetting} where its sheet names none
+     * @param key     for a button that a device learns
+     */
+    public record BenchMinutes(
+            Map<JointKind, Double> leadEnd,
+            double cap,
+            Map<HowSet.Means, Double> setting,
+            double otherSetting,
+            double key) {
+        /** Where a workshop's tables say nothing (common practice, no source). */
+        static final BenchMinutes USUAL = new BenchMinutes(
+                Map.of(
+                        JointKind.CRIMP_CAP, 1.0,
+                        JointKind.BUTT, 1.5,
+                        JointKind.SOLDER, 3.0,
+                        JointKind.TAP, 1.5),
+                0.5,
+                Map.of(
+                        HowSet.Means.SELECTOR, 1.0,
+                        HowSet.Means.SWITCHES, 2.0,
+                        HowSet.Means.COMPUTER, 10.0,
+                        HowSet.Means.MENU, 3.0,
+                        HowSet.Means.BUTTONS, 3.0),
+                3,
+                0.5);
+
+        public BenchMinutes {
+            leadEnd = Map.copyOf(leadEnd);
+            setting = Map.copyOf(setting);
+        }
+
+        public double of(HowSet how) {
+            return how.by().map(b -> setting.getOrDefault(b, otherSetting)).orElse(otherSetting);
+        }
     }
 
     /** What a short lead in a dash may carry, and how thick it is over its insulation. */
@@ -116,6 +160,7 @@ public record Tables(
                 "strip",
                 "limits",
                 "cable allowance",
+                "minutes",
                 "goods");
         Map<JointKind, Millimetres> strip = new EnumMap<>(JointKind.class);
         for (JointKind kind : JointKind.values())
@@ -156,6 +201,7 @@ public record Tables(
                         new Volts(limits.at("ground drop").number(0.01, 5)),
                         limits.at("fuse factor").number(1, 3)),
                 n.at("cable allowance").number(1, 2),
+                n.has("minutes") ? minutes(n.at("minutes")) : BenchMinutes.USUAL,
                 n.at("goods").list().stream()
                         .map(g -> new Good(
                                 g.at("name").text(),
@@ -163,6 +209,28 @@ public record Tables(
                                 g.at("unit").text(),
                                 Math.round(100 * g.at("price").number(0, MOST))))
                         .toList());
+    }
+
+    private static BenchMinutes minutes(Node node) {
+        Map<JointKind, Double> leadEnd = new EnumMap<>(JointKind.class);
+        for (JointKind kind : JointKind.values())
+            leadEnd.put(kind, node.at(kind.label()).number(0, 60));
+        return new BenchMinutes(
+                leadEnd,
+                node.at("lead capped").number(0, 60),
+                settings(node.at("setting")),
+                node.at("other setting").number(0, 60, BenchMinutes.USUAL.otherSetting()),
+                node.at("button learned").number(0, 60, BenchMinutes.USUAL.key()));
+    }
+
+    private static Map<HowSet.Means, Double> settings(Node node) {
+        Map<HowSet.Means, Double> minutes = new EnumMap<>(HowSet.Means.class);
+        for (HowSet.Means m : HowSet.Means.values())
+            minutes.put(
+                    m,
+                    node.at(HowSet.label(m))
+                            .number(0, 120, BenchMinutes.USUAL.setting().get(m)));
+        return minutes;
     }
 
     private static List<Size> sizes(Node node) {

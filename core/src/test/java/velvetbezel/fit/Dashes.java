@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import velvetbezel.Demo;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
@@ -52,7 +51,7 @@ final class Dashes {
     }
 
     static FitReport fit(Site site, RadioBody radio, Optional<KitFrame> kit) {
-        return Fitter.of(site, radio, kit, Set.of());
+        return Fitter.of(site, radio, kit);
     }
 
     /** A two-DIN or one-DIN radio of printed measures. @param deep chassis; @param plug out and bend together */

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -18,10 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 import velvetbezel.sheet.fit.RadioBody;
 import velvetbezel.sheet.fit.Site;
 
-/**
- * The fit of eight of the ten jobs, their numbers as written there. (N4 is a screen that is not slid in, N10 states no
- * cavity.)
- */
+/** The fit of the ten jobs, their numbers as written there. */
 class FitCasesTest {
     private static final JsonNode CASES = cases();
     private static final Pattern VERDICT = Pattern.compile("Verdict ([A-Za-z]+)");
@@ -131,6 +129,54 @@ class FitCasesTest {
                         iso,
                         "{'mount': 'iso', 'brackets': {'left': %s, 'right': %s}}".formatted(slots, slots),
                         12.0));
+    }
+
+    @Test
+    void n4ScreenBeforeThePanelClearsTheLeverByEightAndCoversNothing() {
+        // face 180 × 100 in the middle of the opening; the paper says where things stand against its edges
+        Site site = Dashes.site(("{'opening': {'w': 184, 'h': 104}, 'bands': [%s], 'obstructions': ["
+                        + "{'id': 'lever in park', 'boxes': [{'x': [60, 100], 'y': [10, 40], 'z': [-90, -44]}]},"
+                        + "{'id': 'lever in drive', 'boxes': [{'x': [60, 100], 'y': [10, 40], 'z': [-110, -60]}]},"
+                        + "{'id': 'hazard switch', 'reached': true, 'boxes': [{'x': [80, 100], 'y': [-20, -4], 'z': [-3, 20]}]},"
+                        + "{'id': 'vent louvre', 'boxes': [{'x': [216, 260], 'y': [0, 100], 'z': [-5, 30]}]}]}")
+                .formatted(BAND.formatted("60")));
+        RadioBody screen =
+                Dashes.radio("{'face': {'w': 180, 'h': 100, 'd': 24}, 'chassis': {'w': 178, 'h': 98, 'd': 1},"
+                        + " 'fingers': [{'what': 'card slot', 'side': 'right', 'y': [40, 60], 'room': 30}]}");
+        FitReport fit = Dashes.fit(site, screen, Dashes.kit("{'mount': 'front', 'feet': 12}"));
+        assertEquals(stated("N4"), fit.verdict(), fit::toString);
+        assertEquals(
+                List.of("face lever in park 8", "face lever in drive 24"),
+                fit.depths().stream()
+                        .filter(DepthLeft::nearer)
+                        .map(d -> "%s %s %.0f"
+                                .formatted(d.body(), d.to(), d.slack().left().likely()))
+                        .toList());
+        assertEquals(-36, fit.bodies().get(0).z0(), 1e-9);
+        assertEquals(
+                List.of("hazard switch BELOW 6"),
+                fit.neighbours().stream()
+                        .map(n -> "%s %s %.0f"
+                                .formatted(n.id(), n.side(), n.slack().left().likely()))
+                        .toList());
+        assertEquals(
+                List.of("card slot vent louvre 4"),
+                fit.fingers().stream()
+                        .map(f -> "%s %s %.0f"
+                                .formatted(f.what(), f.to(), f.slack().left().likely()))
+                        .toList());
+        assertEquals(List.of(), fit.collisions());
+    }
+
+    @Test
+    void n10GoesWhereAnOldRadioTwentyDeeperStood() {
+        Site site = Dashes.site("{'held': {'face': {'w': 180, 'h': 100}, 'd': 160}}");
+        RadioBody radio = Dashes.radio("{'face': {'w': 180, 'h': 100}, 'chassis': {'w': 178, 'h': 98, 'd': 140}}");
+        FitReport fit = Dashes.fit(site, radio, Optional.empty());
+        assertEquals(stated("N10"), fit.verdict(), fit::toString);
+        DepthLeft left = fit.tightest().orElseThrow();
+        // 20 more than the old, less a ruler's millimetre and half a millimetre of print
+        assertEquals(18.5, left.slack().left().least(), 1e-9);
     }
 
     @ParameterizedTest

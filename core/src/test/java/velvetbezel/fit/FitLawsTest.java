@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.Provenance;
 import velvetbezel.sheet.fit.Band;
+import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.Length;
 import velvetbezel.sheet.fit.Obstruction;
 import velvetbezel.sheet.fit.RadioBody;
@@ -25,7 +26,7 @@ class FitLawsTest {
     private static final int OPENINGS = 300;
 
     private static FitReport fit(Site site, RadioBody radio) {
-        return Fitter.of(site, radio, Optional.empty(), Set.of());
+        return Fitter.of(site, radio, Optional.empty());
     }
 
     private static RadioBody deep(double depth) {
@@ -68,7 +69,7 @@ class FitLawsTest {
     }
 
     private static Site with(Site s, List<Obstruction> obstructions, List<Band> bands) {
-        return new Site(s.id(), s.width(), s.height(), bands, s.assumedBands(), obstructions, s.lean());
+        return s.with(bands, obstructions);
     }
 
     private static Length pinned(Length l, Random random) {
@@ -95,6 +96,7 @@ class FitLawsTest {
                     o.fasteners(),
                     o.minutes(),
                     o.carries(),
+                    o.reached(),
                     o.pieces().stream()
                             .map(p -> new Obstruction.Piece(pinned(p.box(), random), p.may(), p.by(), p.bears()))
                             .toList()));
@@ -108,7 +110,12 @@ class FitLawsTest {
                 bands,
                 s.assumedBands(),
                 obstructions,
-                0);
+                0,
+                s.trims(),
+                s.held(),
+                s.fittings(),
+                s.places(),
+                s.routes());
     }
 
     @Test
@@ -166,6 +173,115 @@ class FitLawsTest {
                 .findFirst()
                 .orElseThrow()
                 .slack();
+    }
+
+    /** Two slots that hold the same holes nearer and deeper. */
+    private static FitReport setBack(Site site, int by) {
+        RadioBody radio =
+                Dashes.radio("{'face': {'w': 180, 'h': 100}, 'chassis': {'w': 178, 'h': 98, 'd': 160}, 'sockets':"
+                        + " [{'plug': 'main', 'x': 20, 'y': 8, 'w': 52, 'h': 22, 'out': 12, 'bend': 20}],"
+                        + " 'holes': [{'n': 1, 'z': 20, 'y': 10}, {'n': 2, 'z': 60, 'y': 10}]}");
+        String slots =
+                "{'height': 98, 'slots': [{'id': 'a', 'z': [%d, %d], 'y': [9, 11]}, {'id': 'b', 'z': [%d, %d], 'y': [9, 11]}]}"
+                        .formatted(20 + by, 20 + by, 60 + by, 60 + by);
+        return Fitter.of(
+                site,
+                radio,
+                Dashes.kit("{'mount': 'iso', 'brackets': {'left': %s, 'right': %s}}".formatted(slots, slots)));
+    }
+
+    @Test
+    void deeperSetBackNeverLeavesMoreBehindAndNeverMeetsLess() {
+        for (int seed = 0; seed < OPENINGS; seed++) {
+            Site site = Dashes.seeded(new Random(seed));
+            FitReport near = setBack(site, 0);
+            FitReport deep = setBack(site, 8);
+            assertEquals(8, deep.taken().orElseThrow().setBack());
+            assertTrue(certain(deep).containsAll(certain(near)), "seed " + seed);
+            for (DepthLeft d : deep.depths())
+                near.depths().stream()
+                        .filter(n -> n.body().equals(d.body()) && n.to().equals(d.to()))
+                        .forEach(n -> assertTrue(
+                                d.slack().left().likely() <= n.slack().left().likely() + 1e-9));
+        }
+    }
+
+    @Test
+    void largerOpeningShrinksNoGap() {
+        for (int more = 0; more < 40; more += 4) {
+            Site site = Dashes.site("{'opening': {'w': %d, 'h': %d}}".formatted(170 + more, 95 + more));
+            Site larger = Dashes.site("{'opening': {'w': %d, 'h': %d}}".formatted(173 + more, 98 + more));
+            for (int g = 0; g < 2; g++)
+                assertTrue(fit(larger, deep(150)).gaps().get(g).slack().left().least()
+                        >= fit(site, deep(150)).gaps().get(g).slack().left().least());
+        }
+    }
+
+    private static Length mirrored(Length l) {
+        return new Length(l.field(), 184 - l.most(), 184 - l.likely(), 184 - l.least(), l.origin(), l.missing());
+    }
+
+    private static SpaceBox mirrored(SpaceBox b) {
+        return new SpaceBox(mirrored(b.x1()), mirrored(b.x0()), b.y0(), b.y1(), b.z0(), b.z1());
+    }
+
+    /** The car as in a mirror; its opening is 184 wide for certain, and so is where the face stands. */
+    private static Site mirrored(Site s) {
+        return s.with(
+                s.bands().stream()
+                        .map(b -> new Band(
+                                b.id(), mirrored(b.x1()), mirrored(b.x0()), b.y0(), b.y1(), b.depth(), b.taper()))
+                        .toList(),
+                s.obstructions().stream()
+                        .map(o -> new Obstruction(
+                                o.id(),
+                                o.fasteners(),
+                                o.minutes(),
+                                o.carries(),
+                                o.reached(),
+                                o.pieces().stream()
+                                        .map(p -> new Obstruction.Piece(mirrored(p.box()), p.may(), p.by(), p.bears()))
+                                        .toList()))
+                        .toList());
+    }
+
+    @Test
+    void mirroredCarHasTheSameVerdictAndTheSameWorks() {
+        Optional<KitFrame> exact = Dashes.kit("{'mount': 'frame', 'aperture': {'x': {'value': 1, 'tolerance': 0}, 'w':"
+                + " {'value': 182, 'tolerance': 0}, 'h': {'value': 102, 'tolerance': 0}}}");
+        RadioBody radio = Dashes.radio("{'face': {'w': {'value': 180, 'tolerance': 0}, 'h': 100}, 'chassis': {'w':"
+                + " {'value': 178, 'tolerance': 0}, 'h': 98, 'd': 160}}");
+        for (int seed = 0; seed < OPENINGS; seed++) {
+            Site site = Dashes.seeded(new Random(seed));
+            FitReport one = Fitter.of(site, radio, exact);
+            FitReport other = Fitter.of(mirrored(site), radio, exact);
+            assertEquals(one.verdict(), other.verdict(), "seed " + seed);
+            assertEquals(certain(one), certain(other), "seed " + seed);
+        }
+    }
+
+    @Test
+    void leftAndRightExchangedStandAsFarBack() {
+        String a =
+                "{'height': 98, 'slots': [{'id': 'a', 'z': [18, 26], 'y': [9, 11]}, {'id': 'b', 'z': [58, 66], 'y': [9, 11]}]}";
+        String b =
+                "{'height': 98, 'slots': [{'id': 'a', 'z': [22, 30], 'y': [9, 11]}, {'id': 'b', 'z': [62, 70], 'y': [9, 11]}]}";
+        RadioBody radio = Dashes.radio("{'face': {'w': 180, 'h': 100}, 'chassis': {'w': 178, 'h': 98, 'd': 150},"
+                + " 'holes': [{'n': 1, 'z': 20, 'y': 10}, {'n': 2, 'z': 60, 'y': 10}]}");
+        List<Double> one = setBacks(radio, a, b);
+        assertEquals(one, setBacks(radio, b, a));
+        assertTrue(!one.isEmpty());
+    }
+
+    private static List<Double> setBacks(RadioBody radio, String left, String right) {
+        return Brackets.choices(
+                        radio,
+                        Dashes.kit("{'mount': 'iso', 'brackets': {'left': %s, 'right': %s}}".formatted(left, right)),
+                        0,
+                        5)
+                .stream()
+                .map(Brackets.HoleChoice::setBack)
+                .toList();
     }
 
     @Test

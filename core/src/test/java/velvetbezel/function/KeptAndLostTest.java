@@ -22,6 +22,7 @@ import velvetbezel.harness.ConductorId;
 import velvetbezel.harness.Edit;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.JointId;
+import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.ScenarioStep;
@@ -281,7 +282,10 @@ class KeptAndLostTest {
     private static Installation build(String kit) {
         return BUILT.computeIfAbsent(kit, k -> {
             String[] ids = k.strip().split(" +");
-            return Demo.fit(Demo.vehicle(ids[0]), ids[1], Arrays.copyOfRange(ids, 2, ids.length));
+            // set up as the rules propose: a module comes without its vehicle
+            return ProposedSettings.applied(
+                    Demo.fit(Demo.vehicle(ids[0]), ids[1], Arrays.copyOfRange(ids, 2, ids.length)),
+                    Demo.CATALOGUE.settingsInUse());
         });
     }
 

@@ -172,7 +172,8 @@ class JointLawsTest {
                 p.fits(),
                 p.finishes(),
                 p.takes(),
-                p.frame());
+                p.frame(),
+                p.thing());
     }
 
     @ParameterizedTest

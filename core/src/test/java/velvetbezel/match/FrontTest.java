@@ -91,7 +91,8 @@ class FrontTest {
                     p.fits(),
                     p.finishes(),
                     p.takes(),
-                    p.frame());
+                    p.frame(),
+                    p.thing());
         }
     }
 
@@ -207,7 +208,12 @@ class FrontTest {
                             k -> loss(Builder.replacement(draw.vehicle, draw.radio, kit), against, had, draw.wishes))
                     .ifPresent(loss -> {
                         Cost cost = draw.market.of(draw.radio);
-                        for (Sheet.Part p : kit) cost = cost.plus(draw.market.of(draw.vehicle, p));
+                        for (Sheet.Part p : kit)
+                            cost = cost.plus(draw.market.of(draw.vehicle, p))
+                                    .plus(
+                                            p.holds().isPresent()
+                                                    ? HolderFit.works(draw.vehicle, draw.radio, Optional.of(p))
+                                                    : Cost.NOTHING);
                         points.add(new Point(cost, loss));
                     });
         }

@@ -330,7 +330,7 @@ class MatcherTest {
                 "Does the same here as the Quillmoor one-DIN sleeve with tabs and keys, and is 7.60 dearer.",
                 why.get("quillmoor-ferryman-frame"));
         assertEquals(
-                "No pass-through harness here goes between this car's Bramblewick 16-way plug and the factory radio.",
+                "48 mm too wide for the opening it comes through.",
                 CROSSOVER.why(Wishes.NONE).get("ondel-over-9"));
     }
 

@@ -267,7 +267,7 @@ class StripLawsTest {
             StripDown car = Cars.seeded(seed, 7, 0);
             List<StripStep> steps = steps(car);
             if (steps.isEmpty()) continue;
-            StripDown recorded = Cars.read(new Recorder(List.of(steps), airbags(car)).tree());
+            StripDown recorded = Cars.read(new Recorder(List.of(steps), airbags(car), Set.of()).tree());
             Wanted all = Cars.allOff(recorded);
             List<StripStep> again = plan(recorded, all).found().orElseThrow().steps();
             List<HazardFinding> hazards =

@@ -55,6 +55,9 @@ public final class JobCodec {
     /** What a form sends for a tick. */
     public static final String TICKED = "done";
 
+    private static final Text<Entry.Evidence> EVIDENCE =
+            oneOf(Entry.Evidence.values(), e -> e == Entry.Evidence.SET ? TICKED : JobTexts.plain(e));
+
     /**
      * One kind of entry.
      *
@@ -163,7 +166,27 @@ public final class JobCodec {
                 any(Entry.PartSlotted::new),
                 oneOf(new String[] {"front", "rear"}, s -> s));
         each("setting", Entry.SettingChoice.class, e -> e.setting().key(), ofSetting(Entry.SettingChoice::new), PLAIN);
-        each("set", Entry.SettingMade.class, e -> e.setting().key(), ofSetting(Entry.SettingMade::new), DONE);
+        each("set", Entry.SettingMade.class, e -> e.setting().key(), ofSetting(Entry.SettingMade::new), EVIDENCE);
+        each("found", Entry.SettingFound.class, e -> e.setting().key(), ofSetting(Entry.SettingFound::new), PLAIN);
+        each(
+                "revoked",
+                Entry.SettingRevoked.class,
+                e -> e.setting().key(),
+                ofSetting(Entry.SettingRevoked::new),
+                PLAIN);
+        each(
+                "interface serial",
+                Entry.InterfaceSerial.class,
+                Entry.InterfaceSerial::instance,
+                any(Entry.InterfaceSerial::new),
+                JobTexts.INTERFACE_SERIAL);
+        each(
+                "key",
+                Entry.KeyRead.class,
+                e -> e.reader() + "/" + e.button(),
+                id -> split(id, id.indexOf('/'), List::of)
+                        .flatMap(two -> lead(two.get(0)).map(at -> new Entry.KeyRead(at, two.get(1)))),
+                PLAIN);
         each(
                 "instead",
                 Entry.SubstituteChoice.class,
@@ -226,6 +249,37 @@ public final class JobCodec {
                         .map(Entry.OpenUpWay::new),
                 DONE);
         one("experience", new Entry.ExperienceSaid(), oneOf(Entry.Experience.values(), JobTexts::plain));
+        one("first power", new Entry.FirstPower(), DONE);
+        each(
+                "pause",
+                Entry.PauseAnswered.class,
+                Entry.PauseAnswered::step,
+                id -> step(id).map(s -> new Entry.PauseAnswered(s.id())),
+                oneOf(Entry.Pause.values(), JobTexts::plain));
+        each(
+                "may come first",
+                Entry.MayComeFirst.class,
+                e -> e.waits() + "/" + e.on(),
+                id -> split(id, id.indexOf('/'), Entry.MayComeFirst::new),
+                DONE);
+        each(
+                "minutes",
+                Entry.MinutesSaid.class,
+                Entry.MinutesSaid::line,
+                any(Entry.MinutesSaid::new),
+                JobTexts.MINUTES);
+        each(
+                "face",
+                Entry.FaceStands.class,
+                e -> JobTexts.plain(e.edge()),
+                id -> Arrays.stream(Entry.FaceEdge.values())
+                        .filter(f -> JobTexts.plain(f).equals(id))
+                        .findFirst()
+                        .map(Entry.FaceStands::new),
+                JobTexts.MILLIMETRES);
+        one("holes", new Entry.HolesTaken(), PLAIN);
+        each("bench", Entry.BenchStepDone.class, Entry.BenchStepDone::step, any(Entry.BenchStepDone::new), DONE);
+        each("place", Entry.PlaceTaken.class, Entry.PlaceTaken::thing, any(Entry.PlaceTaken::new), PLAIN);
     }
 
     // --- ids

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import velvetbezel.controls.SetUpFile;
 import velvetbezel.job.DoneStep;
 import velvetbezel.match.Filling;
 import velvetbezel.match.KitNeed;
@@ -41,6 +42,8 @@ final class JobTexts {
             new Text<>(JobTexts::cents, c -> BigDecimal.valueOf(c, 2).toPlainString());
     /** Whole minutes, "90" or "90 min". */
     static final Text<Integer> MINUTES = new Text<>(JobTexts::minutes, String::valueOf);
+    /** "-1,5", "2" or "2 mm". */
+    static final Text<Double> MILLIMETRES = new Text<>(JobTexts::millimetres, JobTexts::tenths);
     /** "12,4", "12.4" or "12.4 V". */
     static final Text<Volts> VOLTS = new Text<>(
             JobTexts::volts, v -> String.valueOf(Math.round(v.value() * TENTHS_OF_MILLIVOLTS) / TENTHS_OF_MILLIVOLTS));
@@ -110,6 +113,16 @@ final class JobTexts {
                 Arrays.stream(Filling.By.values()).filter(need::allows).toArray(Filling.By[]::new), Filling.By::label);
     }
 
+    static final Text<String> INTERFACE_SERIAL = new Text<>(
+            t -> {
+                if (!t.matches(SetUpFile.SERIAL))
+                    throw refused(
+                            "\"%s\" is no serial of an interface; capital letters, digits and hyphens are expected, such as AD-20417.",
+                            t);
+                return t;
+            },
+            t -> t);
+
     static Text<String> trait(Trait trait) {
         return new Text<>(
                 t -> {
@@ -131,6 +144,17 @@ final class JobTexts {
         String number = text.replaceAll("\\s*min$", "");
         if (!number.matches("\\d{1,4}")) throw refused("\"%s\" is no time; type whole minutes such as 90.", text);
         return Integer.parseInt(number);
+    }
+
+    private static double millimetres(String text) {
+        String number = text.replaceAll("\\s*mm$", "").replace(',', '.');
+        if (!number.matches("-?\\d{1,3}(\\.\\d{1,2})?"))
+            throw refused("\"%s\" is no length; type a number of mm such as 2 or -1.5.", text);
+        return Double.parseDouble(number);
+    }
+
+    private static String tenths(double mm) {
+        return BigDecimal.valueOf(mm).stripTrailingZeros().toPlainString();
     }
 
     private static Volts volts(String text) {

@@ -70,7 +70,19 @@ class JobCodecTest {
         photo/0d9f1c52-1111-4222-8333-123456789abc=Undo 2 screws of radio
         extra/USB lead into the glove box=done
         open up/both poles=done
-        experience=first time""";
+        experience=first time
+        first power=done
+        pause/000200-a3f9=away
+        may come first/fascia/surround=done
+        minutes/opening=90
+        face/left=-1.5
+        holes=1 front+2 rear/1 front+2 rear
+        bench/take out cross brace=done
+        place/Kelfax GPS antenna=scuttle ledge
+        found/interface.selector=3
+        interface serial/ashdyke-plover-module=AD-20417
+        revoked/interface.selector=2
+        key/radio.key1/volume up=104; 107""";
 
     private static Map<String, String> examples() {
         Map<String, String> examples = new LinkedHashMap<>();

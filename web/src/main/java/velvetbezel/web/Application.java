@@ -10,6 +10,7 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 import velvetbezel.store.Board;
+import velvetbezel.store.DashRecords;
 import velvetbezel.store.Devices;
 import velvetbezel.store.Imports;
 import velvetbezel.store.JobArchive;
@@ -67,6 +68,11 @@ public class Application {
     @Bean
     Devices devices(DSLContext db, Clock clock) {
         return new Devices(db, clock);
+    }
+
+    @Bean
+    DashRecords dashRecords(DSLContext db) {
+        return new DashRecords(db);
     }
 
     @Bean

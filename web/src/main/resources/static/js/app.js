@@ -6,8 +6,9 @@ import * as keys from './keys.js';
 import * as lines from './lines.js';
 import * as photo from './photo.js';
 import * as shelf from './shelf.js';
+import * as slide from './slide.js';
 
-const MODULES = { import: following, job, lines, photo, shelf };
+const MODULES = { import: following, job, lines, photo, shelf, slide };
 
 keys.mount(document);
 register();

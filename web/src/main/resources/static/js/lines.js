@@ -60,6 +60,29 @@ class LinesForm {
     this.soon();
   }
 
+  /** A row that is dragged takes its line along; rows stand as the lines do. */
+  drops(event) {
+    const row = event.target.closest?.('[data-line]');
+    const from = this.#dragged;
+    this.#dragged = null;
+    if (!row || from === null || from === undefined) return;
+    event.preventDefault();
+    const area = this.#form.querySelector(`[name="${row.closest('[data-lines]').dataset.lines}"]`);
+    const lines = area.value.split('\n');
+    const said = lines.map((line, i) => (line.trim() ? i : -1)).filter((i) => i >= 0);
+    const [line] = lines.splice(said[from], 1);
+    lines.splice(said[Number(row.dataset.line)], 0, line);
+    area.value = lines.join('\n');
+    this.soon();
+  }
+
+  #dragged = null;
+
+  drags(event) {
+    const row = event.target.closest?.('[data-line]');
+    this.#dragged = row ? Number(row.dataset.line) : null;
+  }
+
   /** Enter in a single field looks again; it never saves by accident. */
   noAccident(event) {
     if (event.key !== 'Enter' || event.target.tagName !== 'INPUT' || event.target.type === 'checkbox') return;
@@ -75,4 +98,7 @@ export function mount(root) {
   root.addEventListener('keydown', (event) => form.endsPlug(event));
   root.addEventListener('keydown', (event) => form.movesLine(event));
   root.addEventListener('keydown', (event) => form.noAccident(event));
+  root.addEventListener('dragstart', (event) => form.drags(event));
+  root.addEventListener('dragover', (event) => { if (event.target.closest?.('[data-line]')) event.preventDefault(); });
+  root.addEventListener('drop', (event) => form.drops(event));
 }

@@ -1,5 +1,10 @@
 // Pages as they come from the server, and what they say of themselves.
-export function pageOf(html) { return new DOMParser().parseFromString(html, 'text/html'); }
+export function pageOf(html) {
+  const page = new DOMParser().parseFromString(html, 'text/html');
+  // a parser without scripts reads what is for browsers without them, a refresh of the page among it
+  for (const without of page.querySelectorAll('noscript')) without.remove();
+  return page;
+}
 
 /** The page at an address, by the network or as it was kept. */
 export async function pageAt(url) {

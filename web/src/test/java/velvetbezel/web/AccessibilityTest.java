@@ -70,6 +70,7 @@ class AccessibilityTest extends InBrowser {
                 "loads",
                 "joint?joint=ground",
                 "fit",
+                "controls",
                 "open-up",
                 "in-car",
                 "trays?tool=T20",

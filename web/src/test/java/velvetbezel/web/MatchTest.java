@@ -173,7 +173,7 @@ class MatchTest extends InBrowser {
             String text = new PDFTextStripper().getText(pdf);
             assertTrue(
                     Pattern.compile(
-                                    "Kit A: Pebblefen P2.*Small materials for the joints\\s+7\\.07.*Radio, parts and materials\\s+160\\.87.*Labour, 45 min at 54\\.00 an hour\\s+40\\.50.*Done by us\\s+201\\.37.*Tax contained\\s+33\\.56.*You lose nothing.*Kit B.*Steering button: next",
+                                    "Kit A: Pebblefen P2.*Small materials for the joints\\s+7\\.07.*Radio, parts and materials\\s+160\\.87.*Labour, 1 h 40 at 54\\.00 an hour.*90\\.00.*Done by us\\s+250\\.87.*Tax contained\\s+41\\.81.*You lose nothing.*Kit B.*Steering button: next",
                                     Pattern.DOTALL)
                             .matcher(text)
                             .find(),

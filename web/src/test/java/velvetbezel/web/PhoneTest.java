@@ -90,6 +90,7 @@ class PhoneTest extends InBrowser {
                 "wire",
                 "bench",
                 "fit",
+                "controls",
                 "open-up",
                 "in-car",
                 "record",

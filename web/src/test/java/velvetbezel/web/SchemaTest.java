@@ -11,10 +11,13 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -22,16 +25,38 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.Demo;
+import velvetbezel.controls.SetUpFile;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Mutation;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.store.Json;
+import velvetbezel.store.SetUpFiles;
 
 /** The published JSON Schemas (2020-12) describe what the reader takes. */
 @ExtendWith(TestApp.class)
 class SchemaTest {
     private static final Schema SHEET = schema("sheet-1");
     private static final Schema SHORT = schema("short-1");
+
+    private static final Schema SET_UP = schema("set-up-1");
+
+    @Test
+    void setUpFileIsValidAndOneWithAnotherFieldIsNot() {
+        String file = new String(
+                SetUpFiles.write(new SetUpFile(
+                        "module",
+                        1,
+                        "AD-20417",
+                        "a car",
+                        "a radio",
+                        "",
+                        new TreeMap<>(Map.of("vehicle", "Plover")),
+                        new TreeMap<>(Map.of("key1", new TreeMap<>(Map.of("next", List.of(247, 402))))))),
+                StandardCharsets.UTF_8);
+        assertEquals(List.of(), faults(SET_UP, file));
+        assertFalse(faults(SET_UP, file.replace("\"vehicle\":\"a car\"", "\"vehicle\":\"a car\",\"more\":1"))
+                .isEmpty());
+    }
 
     private static Schema schema(String name) {
         try {

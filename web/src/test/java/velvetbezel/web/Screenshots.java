@@ -1,10 +1,16 @@
 package velvetbezel.web;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import velvetbezel.store.Job;
@@ -21,7 +27,7 @@ import velvetbezel.web.job.OpenDash;
 @EnabledIfSystemProperty(named = "vb.screenshots", matches = ".+")
 class Screenshots extends InBrowser {
     @Test
-    void takeThem() {
+    void takeThem() throws IOException {
         work("Rowing club's minibus", minibus());
         work(
                 "Vet's crossover",
@@ -41,25 +47,49 @@ class Screenshots extends InBrowser {
         shot(bench, "/jobs/214/arrive", "arrive");
         match(bench, "/jobs/215/match");
         picture(bench, "match");
-        shot(bench, "/jobs/215/fit", "fit");
+        int deep = TestApp.bean(Jobs.class)
+                .create(
+                        "Radio too deep for the brace",
+                        "Ines Hallam",
+                        JobCodec.changes(
+                                Map.of(
+                                        "vehicle",
+                                        "meridale-plover-2019-plain",
+                                        "radio",
+                                        "ondel-60",
+                                        "parts",
+                                        "quillmoor-plover-panel,thornlea-plover-plain,marlstone-plover-iso,kelfax-gps-antenna")))
+                .number();
+        shot(bench, "/jobs/%d/fit".formatted(deep), "fit");
+        template(deep);
         shot(bench, "/jobs/215/open-up", "open-up");
         opened(215, 14);
         shot(bench, "/jobs/215/quote?kits=A", "quote");
         shot(bench, "/jobs/215/wire", "wire");
         shot(bench, "/jobs/214/bench?joint=constant&a=red&b=yellow", "bench");
-        shot(bench, "/jobs/215/loads", "loads");
         shot(bench, "/jobs/214/prove", "prove");
         shot(bench, "/jobs/214/hand-over", "hand-over");
         shot(bench, "/sheets/meridale-plover-2019-amplified", "vehicle");
         shot(bench, "/parts?q=plover", "parts");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
-        shot(bench, "/sheets/meridale-plover-2019-amplified/strip", "dash-in-lines");
+        shot(bench, "/jobs/%d/controls".formatted(corroded()), "controls");
         Page phone = window("ines", 390, 844);
         shot(phone, "/jobs/214/prove", "prove-in-the-car");
         shot(phone, "/jobs/217/baseline", "baseline-in-the-car");
         shot(phone, "/jobs/215/in-car", "open-up-in-the-car");
-        match(phone, "/jobs/214/match");
-        picture(phone, "match-on-the-phone");
+        shot(phone, "/jobs/215/trays", "trays-in-the-car");
+    }
+
+    /** The first sheet of the template, as it comes out of a printer. */
+    private static void template(int job) throws IOException {
+        byte[] pdf = new Site(TestApp.url(), "ines").bytes("/jobs/%d/fit.pdf".formatted(job));
+        try (PDDocument paper = Loader.loadPDF(pdf)) {
+            ImageIO.write(
+                    new PDFRenderer(paper).renderImageWithDPI(0, 90),
+                    "png",
+                    Path.of(System.getProperty("vb.screenshots"), "fit-template.png")
+                            .toFile());
+        }
     }
 
     /** The first steps of the order that is planned, as somebody in the car says them. */
@@ -124,5 +154,18 @@ class Screenshots extends InBrowser {
     private static void picture(Page page, String name) {
         page.screenshot(
                 new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
+    }
+
+    /** A minibus whose slip ring has 40 Ω. */
+    private static int corroded() {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "vehicle", "corrick-ferryman-2006",
+                "radio", "pebblefen-p2",
+                "parts", "quillmoor-ferryman-frame,thornlea-iso-steering"));
+        Map.of("volume up", "138", "volume down", "256", "next", "488", "previous", "951", "source", "1846")
+                .forEach((button, ohms) -> fields.put("key/radio.key1/" + button, ohms));
+        return TestApp.bean(Jobs.class)
+                .create("Slip ring to look at", "Ines Hallam", JobCodec.changes(fields))
+                .number();
     }
 }

@@ -11,8 +11,10 @@ import java.util.Optional;
  * @param fasteners what holds it: "4 × 8 mm"; an empty text where nothing is said
  * @param minutes   to take it out; 0 where nobody stated it
  * @param carries   what hangs on it and needs a new place; an empty text where nothing does
+ * @param reached   whether a hand must reach it when all is done: a hazard switch, a lever
  */
-public record Obstruction(String id, String fasteners, double minutes, String carries, List<Piece> pieces) {
+public record Obstruction(
+        String id, String fasteners, double minutes, String carries, boolean reached, List<Piece> pieces) {
     public Obstruction {
         pieces = List.copyOf(pieces);
     }

@@ -56,6 +56,26 @@ public record DashItem(
         return !clear.isEmpty() && !rests.known().orElse(false);
     }
 
+    public DashItem withFasteners(List<FastenerGroup> others) {
+        return new DashItem(
+                id,
+                kind,
+                area,
+                others,
+                clips,
+                connectors,
+                behind,
+                clear,
+                rests,
+                liesAside,
+                returns,
+                openedBy,
+                uses,
+                minutes,
+                breaks,
+                pictures);
+    }
+
     /** Everything in front of it or of one of its fasteners. */
     public List<Behind> hiders() {
         return Stream.concat(behind.stream(), fasteners.stream().flatMap(g -> g.behind().stream()))

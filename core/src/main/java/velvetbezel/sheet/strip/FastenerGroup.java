@@ -15,6 +15,8 @@ import velvetbezel.units.Millimetres;
  * @param after   groups of the same part that come out first
  * @param behind  parts in front of it, beside those in front of its part
  * @param length  in mm, so that a screw in the hand finds its hole
+ * @param stays   how many stay out with the kit that goes in
+ * @param to      where they go instead: "the new radio"; an empty text where they are spare
  */
 public record FastenerGroup(
         String id,
@@ -25,11 +27,18 @@ public record FastenerGroup(
         boolean mayDrop,
         Set<String> after,
         List<Behind> behind,
-        Fact<Millimetres> length) {
+        Fact<Millimetres> length,
+        int stays,
+        String to) {
     public FastenerGroup {
         drives = List.copyOf(drives);
         after = Set.copyOf(after);
         behind = List.copyOf(behind);
+    }
+
+    /** With a kit in which some are not put back. */
+    public FastenerGroup without(int staysOut, String goesTo) {
+        return new FastenerGroup(id, kind, drives, count, hidden, mayDrop, after, behind, length, staysOut, goesTo);
     }
 
     /** "hex 7", or "hex 8 or T25". */

@@ -118,7 +118,9 @@ public final class StripReader {
                 node.at("may drop").truth(false),
                 set(node.at("after")),
                 behinds(node.at("behind")),
-                facts.fact(node.at("length"), n -> new Millimetres(n.number(1, 300))));
+                facts.fact(node.at("length"), n -> new Millimetres(n.number(1, 300))),
+                0,
+                "");
     }
 
     private static List<ScrewDrive> drives(Node node) {

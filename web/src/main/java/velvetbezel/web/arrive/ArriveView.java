@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.function.CarFunction;
 import velvetbezel.identify.WhichSystem;
 import velvetbezel.job.Entry;
@@ -130,7 +131,7 @@ public record ArriveView(
         return open.which().flatMap(WhichSystem::next).filter(look::equals).isPresent();
     }
 
-    /** Only what a sheet of this model states can tell it from the others. */
+    /** What a sheet of this model states can tell it from the others; what a setting of the kit hangs on is asked too. */
     private static List<Read> traits(OpenJob open) {
         List<Sheet.Vehicle> sheets = open.which()
                 .map(w -> w.candidates().stream()
@@ -139,7 +140,8 @@ public record ArriveView(
                 .orElse(List.of());
         return Arrays.stream(Trait.values())
                 .filter(t -> sheets.size() > 1
-                        && sheets.stream().anyMatch(s -> s.traits().containsKey(t)))
+                                && sheets.stream().anyMatch(s -> s.traits().containsKey(t))
+                        || !forSettings(open, t).isEmpty())
                 .map(t -> new Read(
                         key(new Entry.TraitSeen(t)),
                         Ids.of(new Entry.TraitSeen(t)),
@@ -147,13 +149,24 @@ public record ArriveView(
                         open.text(new Entry.TraitSeen(t)),
                         t == Trait.BUILT
                                 ? List.of()
-                                : sheets.stream()
-                                        .map(s -> s.traits().get(t))
+                                : Stream.concat(
+                                                sheets.stream()
+                                                        .map(s -> s.traits().get(t)),
+                                                forSettings(open, t).stream())
                                         .filter(Objects::nonNull)
                                         .distinct()
                                         .sorted()
                                         .toList(),
                         decides(open, new WhichSystem.TraitLook(t))))
+                .toList();
+    }
+
+    /** Values among which it decides for a device of the kit. */
+    private static List<String> forSettings(OpenJob open, Trait trait) {
+        return open.design().stream()
+                .flatMap(d -> d.setUp().decisions().stream())
+                .filter(d -> d.how().fact().equals(Optional.of(trait)))
+                .flatMap(d -> d.values().stream())
                 .toList();
     }
 

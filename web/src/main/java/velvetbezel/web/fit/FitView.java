@@ -1,22 +1,30 @@
 package velvetbezel.web.fit;
 
+import static velvetbezel.web.fit.FitWords.code;
+import static velvetbezel.web.fit.FitWords.mm;
+import static velvetbezel.web.fit.FitWords.what;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.drawing.FitDrawing;
-import velvetbezel.fit.Brackets;
 import velvetbezel.fit.Collision;
 import velvetbezel.fit.DepthLeft;
 import velvetbezel.fit.FaceGap;
+import velvetbezel.fit.FingerLeft;
 import velvetbezel.fit.FitReport;
 import velvetbezel.fit.FitVerdict;
+import velvetbezel.fit.Neighbour;
 import velvetbezel.fit.Range;
 import velvetbezel.fit.Remedy;
+import velvetbezel.fit.Room;
 import velvetbezel.fit.Slack;
+import velvetbezel.fit.SmallSums;
+import velvetbezel.fit.WallLeft;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.Site;
@@ -32,20 +40,27 @@ import velvetbezel.web.shell.Words;
  * Fit at the counter: the verdict, the drawing, what goes, what to measure, which holes.
  *
  * @param goes what has to go or stays in the way
+ * @param measurable whether a number is missing that a person can measure
  * @param asks measurements that settle it, what decides most first
- * @param rests what the answer rests on
+ * @param work   what is done; empty where nothing was computed
+ * @param places where antennas, microphones, sockets and modules go
+ * @param rests  what the answer rests on
  */
 public record FitView(
         Frame frame,
         String heading,
         String verdict,
+        boolean measurable,
         List<FitDrawing> drawings,
         List<Line> goes,
         List<Ask> asks,
         List<Line> room,
-        List<String> holes,
+        Optional<FitWork> work,
+        List<PlaceLine> places,
+        List<Measured> sheets,
         List<String> rests) {
-    private static final int MOST_HOLES = 4;
+    /** A sheet with measures. */
+    public record Measured(String id, String name) {}
 
     /** @param mark wrong, open or settled */
     public record Line(String mark, String text) {}
@@ -64,32 +79,43 @@ public record FitView(
                     frame,
                     Say.it("heading." + lacks),
                     Say.it("verdict." + lacks),
+                    lacks.equals("no.site"),
                     List.of(),
                     List.of(),
                     List.of(),
                     List.of(),
+                    Optional.empty(),
                     List.of(),
+                    sheets(open, fit),
                     List.of());
         }
         FitReport report = fit.report().get();
         Site site = fit.site().orElseThrow();
+        Optional<Room> room = fit.room(open);
         return new FitView(
                 frame,
                 heading(report),
                 verdict(report),
-                FitDrawing.of(site, report),
-                report.collisions().stream().map(FitView::meets).distinct().toList(),
+                !asks(open, report).isEmpty(),
+                FitDrawing.of(site, report, stowed(room)),
+                goes(report),
                 asks(open, report),
                 room(report),
-                holes(report, fit.frame()),
+                Optional.of(FitWork.of(open, fit, room)),
+                PlaceLine.of(open, fit.places(open)),
+                sheets(open, fit),
                 rests(site, fit.frame()));
     }
 
-    private static String code(Enum<?> e) {
-        return e.name().toLowerCase(Locale.ROOT);
+    /** Where modules lie, foam counted. */
+    private static List<FitReport.PlacedBody> stowed(Optional<Room> room) {
+        return room.stream()
+                .flatMap(r -> r.modules().stream())
+                .flatMap(m -> m.at().stream())
+                .toList();
     }
 
-    private static String heading(FitReport report) {
+    static String heading(FitReport report) {
         String gone = report.collisions().stream()
                 .filter(c -> c.certain() && !c.insertOfKit())
                 .map(Collision::with)
@@ -102,6 +128,7 @@ public record FitView(
         return report.tightest()
                 .map(d -> {
                     Range left = d.slack().left();
+                    if (d.nearer()) return Say.it("verdict.before", mm(left.likely()), d.body(), d.to());
                     return left.likely() >= 0
                             ? Say.it(
                                     "verdict.left",
@@ -113,12 +140,6 @@ public record FitView(
                             : Say.it("verdict.deep", mm(-left.likely()), d.body(), d.to());
                 })
                 .orElse("");
-    }
-
-    /** Tenths only where they say something. */
-    private static String mm(double mm) {
-        double rounded = Math.round(mm * 10) / 10.0;
-        return rounded == Math.rint(rounded) ? String.valueOf((long) rounded) : String.valueOf(rounded);
     }
 
     private static String state(Slack slack) {
@@ -140,23 +161,70 @@ public record FitView(
                             mm(Math.abs(left.likely())),
                             mm(left.least()),
                             mm(left.most()))));
+            if (g.seen() > 0) lines.add(new Line("open", Say.it("gap.seen", mm(g.seen()))));
         }
         Set<String> told = new HashSet<>();
         for (DepthLeft d : report.depths()) {
-            // of each body the least is told, and whatever is not settled
-            if (!told.add(d.body()) && d.slack() instanceof Slack.Clear) continue;
+            // of each body the least is told, and whatever is not settled; behind the face stands the chassis
+            if (d.body().equals("face") && !d.nearer()) continue;
+            if (!told.add(d.body()) && d.slack() instanceof Slack.Clear && !d.nearer()) continue;
             Range left = d.slack().left();
             lines.add(new Line(
                     mark(d.slack()),
                     Say.it(
-                            "depth." + state(d.slack()),
+                            (d.nearer() ? "before." : "depth.") + state(d.slack()),
                             mm(Math.abs(left.likely())),
                             Words.sentence(d.body()),
                             d.to(),
                             mm(left.least()),
                             mm(left.most()))));
         }
+        for (WallLeft w : report.walls()) {
+            if (w.slack() instanceof Slack.Clear) continue;
+            Range left = w.slack().left();
+            lines.add(new Line(
+                    mark(w.slack()),
+                    Say.it(
+                            "wall." + state(w.slack()),
+                            Words.sentence(w.body()),
+                            w.band(),
+                            Say.it("side." + code(w.side())),
+                            mm(Math.abs(left.likely())),
+                            mm(left.least()),
+                            mm(left.most()))));
+        }
+        for (Neighbour n : report.neighbours())
+            lines.add(new Line(
+                    mark(n.slack()),
+                    Say.it(
+                            "neighbour." + state(n.slack()),
+                            Words.sentence(n.id()),
+                            mm(n.slack().left().likely()),
+                            Say.it("where." + code(n.side())))));
+        for (FingerLeft f : report.fingers())
+            lines.add(new Line(
+                    mark(f.slack()),
+                    Say.it(
+                            "fingers." + state(f.slack()),
+                            Words.sentence(f.what()),
+                            mm(Math.abs(f.slack().left().likely())),
+                            f.to())));
         return lines;
+    }
+
+    /** An insert of the kit is told once: it is made to be cut out. */
+    private static List<Line> goes(FitReport report) {
+        Stream<Line> inserts = report.collisions().stream()
+                .filter(Collision::insertOfKit)
+                .filter(c -> !c.refused())
+                .map(c -> new Line("settled", Say.it("meets.insert", Words.sentence(c.with()))));
+        return Stream.concat(
+                        report.collisions().stream()
+                                .filter(c -> !c.insertOfKit() || c.refused())
+                                .map(FitView::meets),
+                        inserts)
+                .distinct()
+                .toList();
     }
 
     private static Line meets(Collision c) {
@@ -193,8 +261,7 @@ public record FitView(
         String vehicle = open.text(new Entry.VehicleChosen());
         return report.asks().stream()
                 .map(s -> {
-                    boolean ofCar = s.measure().sheet().equals(vehicle)
-                            && s.measure().path().matches(".*\\.(depth|w|h)");
+                    boolean ofCar = s.measure().sheet().equals(vehicle);
                     Entry.FactSettled entry = new Entry.FactSettled(s.measure());
                     return new Ask(ask(s), ofCar ? JobCodec.key(entry) : "", ofCar ? open.text(entry) : "");
                 })
@@ -202,7 +269,7 @@ public record FitView(
                 .toList();
     }
 
-    private static String ask(Slack.Settle s) {
+    static String ask(Slack.Settle s) {
         String code = (s.atLeast() ? "ask.more" : "ask.less") + (s.fails().isPresent() ? "" : ".only");
         String what = what(s.measure().path());
         // a reading is off by its instrument's own millimetre
@@ -216,49 +283,12 @@ public record FitView(
         return s.also().isEmpty() ? text : Say.it("ask.also", text, what(s.also()));
     }
 
-    /** "site.bands[upper band].depth" as people say it. */
-    private static String what(String path) {
-        return path.replaceFirst("^(site|body|frame)\\.", "")
-                .replaceAll("[\\[\\].]+", " ")
-                .strip();
-    }
-
-    private static List<String> holes(FitReport report, Optional<KitFrame> frame) {
-        boolean brackets = frame.flatMap(KitFrame::left).isPresent();
-        if (!brackets) return List.of();
-        if (report.holes().isEmpty()) return List.of(Say.it("holes.none"));
-        return report.holes().stream()
-                .map(FitView::hole)
-                .distinct()
-                .limit(MOST_HOLES)
+    /** Car, radio and what holds it. */
+    private static List<Measured> sheets(OpenJob open, OpenFit fit) {
+        return Stream.of(open.text(new Entry.VehicleChosen()), open.text(new Entry.RadioChosen()), fit.kit())
+                .filter(id -> !id.isEmpty())
+                .map(id -> new Measured(id, open.sheetName(id)))
                 .toList();
-    }
-
-    private static String hole(Brackets.HoleChoice h) {
-        String face = h.setBack() == 0
-                ? Say.it("holes.flush")
-                : Say.it(h.setBack() > 0 ? "holes.sunk" : "holes.proud", mm(Math.abs(h.setBack())));
-        String row = Say.it(
-                "holes.row",
-                face,
-                numbers(h.left()),
-                slots(h.left()),
-                numbers(h.right()),
-                slots(h.right()),
-                mm(h.near()),
-                mm(h.deep()));
-        List<String> flipped = new ArrayList<>();
-        if (h.flipLeft()) flipped.add("left");
-        if (h.flipRight()) flipped.add("right");
-        return flipped.isEmpty() ? row : row + " " + Say.it("holes.flip", String.join(", ", flipped));
-    }
-
-    private static String numbers(List<Brackets.HoleAtSlot> holes) {
-        return holes.stream().map(h -> String.valueOf(h.hole())).collect(Collectors.joining("+"));
-    }
-
-    private static String slots(List<Brackets.HoleAtSlot> holes) {
-        return holes.stream().map(Brackets.HoleAtSlot::slot).collect(Collectors.joining("+"));
     }
 
     private static List<String> rests(Site site, Optional<KitFrame> frame) {
@@ -269,7 +299,7 @@ public record FitView(
                     "rests.lean",
                     mm(site.lean()),
                     mm(site.height().likely()),
-                    mm(site.height().likely() * Math.tan(Math.toRadians(Math.abs(site.lean()))))));
+                    mm(SmallSums.wedge(site.height().likely(), site.lean()))));
         frame.map(KitFrame::finish).filter(f -> !f.isEmpty()).ifPresent(f -> rests.add(Say.it("finish", f)));
         return rests;
     }

@@ -4,16 +4,21 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.drawing.LoomDrawing;
+import velvetbezel.fit.BenchStep;
 import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
+import velvetbezel.match.Cost;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.web.job.CapLine;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.Goods;
+import velvetbezel.web.job.JobLabour;
 import velvetbezel.web.job.MeasureLine;
+import velvetbezel.web.job.OpenFit;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Phrases;
 import velvetbezel.web.job.Prices;
@@ -22,6 +27,7 @@ import velvetbezel.web.job.Rates;
 import velvetbezel.web.job.SetUpView;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.job.TestLine;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /** Hand over: the record of the job, which prints, and its archive. */
@@ -49,6 +55,8 @@ public record HandOverView(
 
     static HandOverView of(OpenJob open, Prices prices, Rates rates, Instant now, Frame.Trouble trouble) {
         Optional<Goods> bought = open.design().map(d -> bought(open, d, prices));
+        Cost cost = bought.map(b -> JobLabour.chosen(open).in(b.cost())).orElse(Cost.NOTHING);
+        long labour = rates.labour(cost.minutes());
         boolean handed = open.has(new Entry.HandedOver());
         return new HandOverView(
                 Frame.of(open, Station.HAND_OVER, trouble),
@@ -57,12 +65,9 @@ public record HandOverView(
                 open.design().isPresent(),
                 facts(open),
                 bought.map(Goods::items).orElse(List.of()),
-                bought.map(b -> Words.price(
-                                b.cents() + rates.labour(b.cost().minutes()),
-                                b.cost().missing()))
-                        .orElse(""),
-                bought.map(b -> Words.time(b.cost())).orElse(""),
-                bought.map(b -> Words.money(rates.labour(b.cost().minutes()))).orElse(""),
+                bought.map(b -> Words.price(b.cents() + labour, cost.missing())).orElse(""),
+                bought.map(b -> Words.time(cost)).orElse(""),
+                bought.map(b -> Words.money(labour)).orElse(""),
                 rates.currency(),
                 open.tried().stream().map(t -> TestLine.of(open, t, false)).toList(),
                 open.measured().stream().map(m -> MeasureLine.of(open, m)).toList(),
@@ -100,7 +105,8 @@ public record HandOverView(
 
     private static List<String> unfinished(OpenJob open) {
         List<String> left = new ArrayList<>();
-        List<Station> asked = new ArrayList<>(List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.PROVE));
+        List<Station> asked =
+                new ArrayList<>(List.of(Station.ARRIVE, Station.MATCH, Station.WIRE, Station.CONTROLS, Station.PROVE));
         if (open.fit().report().isPresent()) asked.add(Station.FIT);
         if (!open.dash().done().isEmpty()) asked.add(Station.OPEN_UP);
         for (Station s : asked) {
@@ -132,6 +138,18 @@ public record HandOverView(
                     "%d of %d joined, %d read back"
                             .formatted(open.jointsDone().size(), open.joints().size(), back)));
         });
+        OpenFit fit = open.fit();
+        String places = open.state().all(Entry.PlaceTaken.class).stream()
+                .map(e -> Say.it("placed", e.thing(), fit.place(open.text(e))))
+                .sorted()
+                .collect(Collectors.joining("; "));
+        if (!places.isEmpty()) facts.add(new Fact("Places", places));
+        String done = fit.bench().stream()
+                .filter(b -> b.kind() == BenchStep.Kind.TAKE_OUT || b.kind() == BenchStep.Kind.CUT)
+                .filter(b -> open.has(new Entry.BenchStepDone(b.key())))
+                .map(BenchStep::key)
+                .collect(Collectors.joining("; "));
+        if (!done.isEmpty()) facts.add(new Fact("Done to the dash", Words.sentence(done)));
         if (!open.text(new Entry.NoteWritten()).isEmpty())
             facts.add(new Fact("Note", open.text(new Entry.NoteWritten())));
         return facts;
@@ -152,9 +170,11 @@ public record HandOverView(
 
     private static List<String> settled(OpenJob open) {
         Phrases phrases = new Phrases(open);
-        return open.state().all(Entry.FactSettled.class).stream()
+        List<String> settled = open.state().all(Entry.FactSettled.class).stream()
                 .map(f -> Words.sentence(phrases.entry(f).replaceFirst("^Settled on this car, ", "")) + ": "
                         + open.state().get(f).orElseThrow())
-                .toList();
+                .collect(Collectors.toCollection(ArrayList::new));
+        open.fit().stands(open).ifPresent(mm -> settled.add(Say.it("stands", Math.round(mm))));
+        return settled;
     }
 }

@@ -103,6 +103,7 @@ public class Changes {
         OpenJob after = rewires.isPresent() ? after(before, made, rewires.get()) : before;
         String what = new Phrases(after).changes(made);
         List<Change<?>> all = new ArrayList<>(made);
+        all.addAll(Consequences.ofSetting(before.state(), before.design(), made));
         if (after != before) all.addAll(Consequences.of(before.state(), before.design(), after.design()));
         jobs.change(before.job().id(), by, what, seen, all);
         summaries.keep(before.job().number());

@@ -45,6 +45,7 @@ public record Frame(
             "bench/ahead",
             "bench/ahead?read=back",
             "fit",
+            "controls",
             "open-up",
             "in-car",
             "in-car/ahead",

@@ -86,7 +86,7 @@ class JobController {
     /** Writes what was measured on this car into its sheet. */
     @PostMapping("/jobs/{number}/offer")
     String offer(OpenJob open, Who.Person who) {
-        measured.offer(open.job(), who.name());
+        measured.offer(open, who.name());
         return "redirect:/sheets/" + open.text(new Entry.VehicleChosen());
     }
 

@@ -1,13 +1,21 @@
 package velvetbezel.web.job;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import velvetbezel.controls.KeyInput;
+import velvetbezel.controls.KeyInputs;
+import velvetbezel.controls.SetUpPlan;
+import velvetbezel.controls.SetUpSearch;
+import velvetbezel.fit.Misplaced;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcomes;
@@ -28,12 +36,14 @@ import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.sheet.SheetTree;
+import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
+import velvetbezel.store.StandardPlacing;
 import velvetbezel.web.shell.NotFound;
 import velvetbezel.web.shell.Recent;
 
@@ -107,29 +117,39 @@ public class JobOpener {
     /** What the computation depends on: the job's sheets and settled facts, and the library's revision. */
     String key(Job job) {
         StringBuilder key = new StringBuilder(job.id() + " " + library.revision());
-        job.state().entries().filter(Entry.Rewires.class::isInstance).forEach(e -> key.append('\n')
-                .append(JobCodec.key(e))
-                .append('=')
-                .append(JobCodec.text(job.state(), e)));
+        boolean kit = job.state().has(new Entry.RadioChosen());
+        job.state()
+                .entries()
+                .filter(e -> e instanceof Entry.Rewires || kit && decidesSettings(e))
+                .forEach(e ->
+                        key.append('\n').append(JobCodec.key(e)).append('=').append(JobCodec.text(job.state(), e)));
         return key.toString();
+    }
+
+    /** What the settings of a kit are to be hangs on wishes and on what tells look-alike cars apart. */
+    private static boolean decidesSettings(Entry<?> entry) {
+        return entry instanceof Entry.WishMade || entry instanceof Entry.TraitSeen;
     }
 
     private Optional<Computed> compute(Job job, Map<String, String> own, Catalogue catalogue) {
         return job.state().get(new Entry.VehicleChosen()).map(id -> {
             Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
             Installation factory = Builder.factory(sheet);
+            Outcomes.Against against = new Outcomes.Against(factory, catalogue);
             Sheet.Vehicle vehicle =
                     job.state().decisions().in(AsBuilt.of(sheet, job.state().altered()));
-            return new Computed(
-                    vehicle,
-                    factory,
-                    Outcomes.fulfilled(factory, catalogue),
-                    design(job, own, factory, vehicle, catalogue));
+            Set<FunctionId> had = Outcomes.fulfilled(factory, catalogue);
+            return new Computed(vehicle, factory, had, design(job, own, against, had, vehicle, catalogue));
         });
     }
 
     private Optional<Design> design(
-            Job job, Map<String, String> own, Installation factory, Sheet.Vehicle vehicle, Catalogue catalogue) {
+            Job job,
+            Map<String, String> own,
+            Outcomes.Against against,
+            Set<FunctionId> had,
+            Sheet.Vehicle vehicle,
+            Catalogue catalogue) {
         return job.state().get(new Entry.RadioChosen()).map(radio -> {
             Sheet.Radio head = as(Sheet.Radio.class, document(own, radio));
             List<Sheet.Part> bought = job.state().parts().stream()
@@ -142,22 +162,47 @@ public class JobOpener {
                     .moving(job.state().moves())
                     .using(uses)
                     .substituting(job.state().substitutes());
+            Installation built = decided(recipe, job);
+            SetUpPlan setUp = SetUpSearch.of(built, catalogue, against, asked(job, vehicle, had, catalogue));
+            Installation set = ProposedSettings.applied(setUp.applied(built), catalogue.settingsInUse());
+            List<KeyInput> keys = KeyInputs.of(set);
             return Design.of(
-                    factory,
-                    decided(recipe, job, catalogue),
+                    against,
+                    OpenKeys.asMeasured(set, keys, job.state()),
+                    setUp,
+                    keys,
                     catalogue,
                     library.tables(),
                     job.state().ways());
         });
     }
 
+    private static SetUpSearch.Asked asked(Job job, Sheet.Vehicle vehicle, Set<FunctionId> had, Catalogue catalogue) {
+        Map<Trait, String> traits = new EnumMap<>(Trait.class);
+        traits.putAll(vehicle.traits());
+        traits.putAll(job.state().traits());
+        return new SetUpSearch.Asked(
+                wished(job, catalogue, Entry.Wish.MUST_STAY),
+                wished(job, catalogue, Entry.Wish.WANTED),
+                had,
+                job.state().settings(),
+                traits);
+    }
+
+    private static Set<FunctionId> wished(Job job, Catalogue catalogue, Entry.Wish wish) {
+        return catalogue.functions().stream()
+                .map(CarFunction::id)
+                .filter(f -> job.state().says(new Entry.WishMade(f), wish))
+                .collect(Collectors.toSet());
+    }
+
     /**
-     * Built with what was decided, and with what the rules propose for the rest.
+     * Built with what a person decided.
      *
      * @throws InvalidInput where a decided value is none of the device's; a device that left with its part decides
      *       nothing
      */
-    private static Installation decided(Recipe recipe, Job job, Catalogue catalogue) {
+    private static Installation decided(Recipe recipe, Job job) {
         Installation built = Builder.build(recipe.setting(job.state().settings()));
         for (Map.Entry<SettingId, String> e : job.state().settings().entrySet())
             built.instance(e.getKey().instance()).stream()
@@ -170,7 +215,19 @@ public class JobOpener {
                                 JobCodec.key(new Entry.SettingChoice(e.getKey())),
                                 "cannot be \"%s\"; one of %s.".formatted(e.getValue(), String.join(", ", c.values())));
                     });
-        return ProposedSettings.applied(built, catalogue.settingsInUse());
+        return placed(built, job);
+    }
+
+    /** With devices where a person put them. */
+    private static Installation placed(Installation built, Job job) {
+        Map<String, String> places = new HashMap<>();
+        for (Entry.PlaceTaken e : job.state().all(Entry.PlaceTaken.class))
+            places.put(e.thing(), job.state().get(e).orElseThrow());
+        return built.recipe()
+                .vehicle()
+                .site()
+                .map(s -> built.with(Misplaced.of(built, s, StandardPlacing.all(), places)))
+                .orElse(built);
     }
 
     private static <T extends Sheet> T as(Class<T> type, Document document) {
@@ -195,7 +252,7 @@ public class JobOpener {
         as(Sheet.Vehicle.class, document);
         Map<String, String> facts = MeasuredFacts.facts(job);
         if (facts.isEmpty()) return document.sheet().orElseThrow();
-        Object tree = Document.tree(document.body());
+        Object tree = MeasuredFacts.withOpening(Document.tree(document.body()), facts.keySet());
         for (var fact : facts.entrySet())
             tree = SheetTree.measured(
                     tree, fact.getKey(), value(fact.getKey(), fact.getValue()), "job " + job.number());

@@ -11,22 +11,20 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
-import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.ProposedSettings;
 import velvetbezel.harness.SettingId;
-import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
 import velvetbezel.match.Kit;
 import velvetbezel.match.KitDecisions;
+import velvetbezel.match.Labour;
 import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
 import velvetbezel.match.Matched;
@@ -61,8 +59,8 @@ public class KitSearch implements DisposableBean {
     private final Recent<String, Counter> counters = new Recent<>(KEPT);
     private final Recent<String, Work> works = new Recent<>(4 * KEPT);
     private final Recent<String, Map<FunctionId, Outcome>> reasons = new Recent<>(KEPT_REASONS);
+    private final Recent<String, Labour> labours = new Recent<>(KEPT_REASONS);
     private final Recent<String, List<Matched.Out>> outs = new Recent<>(KEPT);
-    private final Recent<String, Matched> answers = new Recent<>(KEPT);
 
     /** A car with everything that could go into it. */
     public record Counter(
@@ -72,14 +70,30 @@ public class KitSearch implements DisposableBean {
             KitDecisions decisions,
             Outcomes.Against against) {}
 
-    /** One question about it being answered, radio by radio. */
-    private record Work(List<CompletableFuture<RadioMatch.Found>> radios, AtomicBoolean stopped) {}
+    /**
+     * One question about it being answered, radio by radio.
+     *
+     * @param whole the best of all, and where there is no kit, what to give up; empty where it was stopped before
+     */
+    private record Work(
+            List<CompletableFuture<RadioMatch.Found>> radios,
+            CompletableFuture<Optional<Matched>> whole,
+            AtomicBoolean stopped) {
+        List<RadioMatch.Found> done() {
+            return radios.stream()
+                    .filter(CompletableFuture::isDone)
+                    .map(CompletableFuture::join)
+                    .filter(RadioMatch.Found::complete)
+                    .toList();
+        }
+    }
 
     /**
      * What there is so far.
      *
-     * @param done    radios that are worked out; @param all radios in all
-     * @param stopped a person stopped it
+     * @param done     radios that are worked out; @param all radios in all
+     * @param complete nothing is left to work out
+     * @param stopped  a person stopped it
      * @param key     names the car and the state of the sheets
      */
     public record Answer(
@@ -88,13 +102,10 @@ public class KitSearch implements DisposableBean {
             Market market,
             int done,
             int all,
+            boolean complete,
             boolean stopped,
             String key,
-            Counter counter) {
-        public boolean complete() {
-            return done == all;
-        }
-    }
+            Counter counter) {}
 
     KitSearch(Library library, Prices prices) {
         this.library = library;
@@ -168,27 +179,30 @@ public class KitSearch implements DisposableBean {
         Wishes wishes = wishes(open);
         Market market = market(open, counter);
         Work work = work(key, counter, wishes, market);
-        CompletableFuture<Void> all = CompletableFuture.allOf(work.radios.toArray(CompletableFuture[]::new));
+        Optional<Matched> whole = within(millis, work.whole);
+        List<RadioMatch.Found> done = work.done();
+        return new Answer(
+                whole.orElseGet(() -> Matcher.best(done)),
+                wishes,
+                market,
+                done.size(),
+                work.radios.size(),
+                whole.isPresent(),
+                work.stopped.get(),
+                key,
+                counter);
+    }
+
+    /** What is there after a time at most; empty where it is not. */
+    private static Optional<Matched> within(long millis, CompletableFuture<Optional<Matched>> whole) {
         try {
-            all.completeOnTimeout(null, millis, TimeUnit.MILLISECONDS).join();
+            return whole.copy()
+                    .completeOnTimeout(Optional.empty(), millis, TimeUnit.MILLISECONDS)
+                    .join();
         } catch (CompletionException e) {
             if (e.getCause() instanceof RuntimeException cause) throw cause;
             throw e;
         }
-        List<RadioMatch.Found> done = work.radios.stream()
-                .filter(CompletableFuture::isDone)
-                .map(CompletableFuture::join)
-                .filter(RadioMatch.Found::complete)
-                .toList();
-        Matched best = done.size() == work.radios.size()
-                ? answers.get(asked(key, wishes, market), () -> whole(counter, done, wishes, market))
-                : Matcher.best(done);
-        return new Answer(best, wishes, market, done.size(), work.radios.size(), work.stopped.get(), key, counter);
-    }
-
-    private static Matched whole(Counter counter, List<RadioMatch.Found> all, Wishes wishes, Market market) {
-        Matched best = Matcher.best(all);
-        return best.kits().isEmpty() ? new Matched(List.of(), Matcher.giveUp(counter.radios, wishes, market), 0) : best;
     }
 
     private static String asked(String counter, Wishes wishes, Market market) {
@@ -198,12 +212,30 @@ public class KitSearch implements DisposableBean {
     private Work work(String key, Counter counter, Wishes wishes, Market market) {
         return works.get(asked(key, wishes, market), () -> {
             AtomicBoolean stopped = new AtomicBoolean();
+            List<CompletableFuture<RadioMatch.Found>> radios = counter.radios.stream()
+                    .map(r -> CompletableFuture.supplyAsync(() -> r.kits(wishes, market, stopped::get), bench))
+                    .toList();
             return new Work(
-                    counter.radios.stream()
-                            .map(r -> CompletableFuture.supplyAsync(() -> r.kits(wishes, market, stopped::get), bench))
-                            .toList(),
+                    radios,
+                    CompletableFuture.allOf(radios.toArray(CompletableFuture[]::new))
+                            .thenApplyAsync(
+                                    all -> whole(
+                                            counter,
+                                            radios.stream()
+                                                    .map(CompletableFuture::join)
+                                                    .toList(),
+                                            wishes,
+                                            market,
+                                            stopped),
+                                    bench),
                     stopped);
         });
+    }
+
+    private static Optional<Matched> whole(
+            Counter counter, List<RadioMatch.Found> all, Wishes wishes, Market market, AtomicBoolean stopped) {
+        if (!all.stream().allMatch(RadioMatch.Found::complete)) return Optional.empty();
+        return Matcher.whole(counter.radios, all, wishes, market, stopped::get);
     }
 
     /** Stops what is still being worked out for a job; what is there stays. */
@@ -231,6 +263,20 @@ public class KitSearch implements DisposableBean {
                         return counter.against.outcomes(kit.build(counter.vehicle));
                     }
                 });
+    }
+
+    /** Minutes of a whole job with a kit. */
+    public Labour labour(OpenJob open, Answer answer, Kit kit) {
+        return labours.get(
+                answer.key
+                        + open.ways()
+                        + open.state().extras()
+                        + open.state().openUpSchool()
+                        + open.tables().minutes()
+                        + open.tables().school()
+                        + kit.radio().id()
+                        + kit.parts().stream().map(Sheet::id).toList(),
+                () -> JobLabour.of(open, kit));
     }
 
     /** What stands between the car and a kit, where there is none: radios with what they lack. */
@@ -291,14 +337,9 @@ public class KitSearch implements DisposableBean {
         return open.design().flatMap(d -> d.installation().recipe().radio().flatMap(r -> match(answer, r.id())
                 .map(m -> m.of(
                         List.copyOf(d.installation().recipe().parts().values()),
-                        kinds(d),
+                        d.kinds(),
                         answer.wishes,
                         answer.market))));
-    }
-
-    private static Map<FunctionId, Kind> kinds(Design design) {
-        return design.outcomes().entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().kind()));
     }
 
     @Override

@@ -249,4 +249,15 @@ public record OpenJob(
     public String path(Station station) {
         return "/jobs/" + job.number() + "/" + station.path();
     }
+
+    /** Name of the chosen radio. @throws java.util.NoSuchElementException where there is no kit */
+    public String radioName() {
+        return design.orElseThrow()
+                .installation()
+                .recipe()
+                .radio()
+                .orElseThrow()
+                .device()
+                .name();
+    }
 }

@@ -30,6 +30,10 @@ public final class Phrases {
             Map.entry(Entry.LeadMoved.class, "Joined otherwise, "),
             Map.entry(Entry.SettingChoice.class, "Setting, "),
             Map.entry(Entry.SettingMade.class, "Set, "),
+            Map.entry(Entry.SettingFound.class, "Found, "),
+            Map.entry(Entry.SettingRevoked.class, "To set anew, "),
+            Map.entry(Entry.KeyRead.class, "Ohms of "),
+            Map.entry(Entry.InterfaceSerial.class, "Serial of "),
             Map.entry(Entry.SubstituteChoice.class, "Instead of "),
             Map.entry(Entry.PartUsed.class, "Use of "),
             Map.entry(Entry.NeedMinutes.class, "Minutes for the "),
@@ -40,6 +44,10 @@ public final class Phrases {
             Map.entry(Entry.ReadBack.class, "Read back, "),
             Map.entry(Entry.ExtraTaken.class, "While it is open, "),
             Map.entry(Entry.OpenUpWay.class, "Opening up, "),
+            Map.entry(Entry.MinutesSaid.class, "Minutes of "),
+            Map.entry(Entry.FaceStands.class, "Face against the panel, "),
+            Map.entry(Entry.BenchStepDone.class, "Bench list, "),
+            Map.entry(Entry.PlaceTaken.class, "Place of "),
             Map.entry(Entry.CapMade.class, "Cap on "));
     private final OpenJob open;
 
@@ -92,6 +100,10 @@ public final class Phrases {
             return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
         if (entry instanceof Entry.PhotoTaken) return "Photo";
+        if (entry instanceof Entry.FirstPower) return "First power";
+        if (entry instanceof Entry.HolesTaken) return "Holes of the brackets";
+        if (entry instanceof Entry.PauseAnswered) return "Pause at the dash";
+        if (entry instanceof Entry.MayComeFirst e) return "%s may come before %s".formatted(e.waits(), e.on());
         if (entry instanceof Entry.StepDone) return "At the dash";
         if (entry instanceof Entry.PartWanted) return Words.sentence(rest) + " in every kit";
         if (entry instanceof Entry.NeedFilled) return Words.sentence(rest) + ", not bought";

@@ -31,6 +31,7 @@ public record Progress(State state, String note) {
             case MATCH -> match(open);
             case FIT -> fit(open);
             case WIRE -> wire(open);
+            case CONTROLS -> controls(open);
             case OPEN_UP -> openUp(open);
             case PROVE -> prove(open);
             case HAND_OVER -> open.has(new Entry.HandedOver())
@@ -97,10 +98,21 @@ public record Progress(State state, String note) {
                 && open.joints().stream().allMatch(j -> open.readBack(j, Entry.Agreement.AGREES))
                 && open.measured().stream().allMatch(OpenJob.Measured::agrees)
                 && open.design().get().worksheet().caps().stream()
-                        .allMatch(c -> open.has(new Entry.CapMade(c.lead().id())))
-                && SetUpView.of(open).stream().allMatch(SetUpView.Line::set);
+                        .allMatch(c -> open.has(new Entry.CapMade(c.lead().id())));
         String note = joined < all ? "%d of %d joined".formatted(joined, all) : "all %d joined".formatted(all);
         return new Progress(wrong ? State.WRONG : settled ? State.SETTLED : State.OPEN, note);
+    }
+
+    private static Progress controls(OpenJob open) {
+        if (open.design().isEmpty()) return new Progress(State.OPEN, "");
+        List<SetUpView.Line> lines = SetUpView.of(open);
+        long left = lines.stream().filter(l -> !l.set()).count();
+        boolean wrong = lines.stream().anyMatch(SetUpView.Line::wrong) || OpenKeys.wrong(open);
+        return new Progress(
+                wrong ? State.WRONG : left == 0 ? State.SETTLED : State.OPEN,
+                OpenKeys.wrong(open)
+                        ? "see the wheel"
+                        : lines.isEmpty() ? "nothing to set" : left == 0 ? "all set" : "%d to set".formatted(left));
     }
 
     private static Progress openUp(OpenJob open) {

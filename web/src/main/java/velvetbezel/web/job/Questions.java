@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import velvetbezel.fit.FitReport;
+import velvetbezel.fit.FitVerdict;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.identify.WhichSystem;
@@ -20,8 +22,10 @@ import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.FieldRef;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Sheet;
+import velvetbezel.sheet.Trait;
 import velvetbezel.sheet.Vin;
 import velvetbezel.web.job.Question.Mark;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 import velvetbezel.worksheet.GoodsIn;
 import velvetbezel.worksheet.Load;
@@ -65,6 +69,8 @@ public final class Questions {
                     "Compare the kits",
                     open.path(Station.MATCH)));
         open.design().ifPresent(q::design);
+        q.goesIn();
+        q.dash();
         q.found.sort(Comparator.comparing(Question::mark));
         return List.copyOf(q.found);
     }
@@ -293,19 +299,16 @@ public final class Questions {
                     "At positions that carry something else than their label says.",
                     "Measure at the plug",
                     open.path(Station.WIRE) + "#exceptions"));
-        List<SetUpView.Line> unset =
-                SetUpView.of(open).stream().filter(l -> !l.set()).toList();
+        List<SetUpView.Line> unset = SetUpView.of(open).stream()
+                .filter(l -> !l.set() && l.beforePower())
+                .toList();
         if (!unset.isEmpty())
             found.add(Question.go(
                     Mark.OPEN,
                     "%s to make before power".formatted(Words.sentence(Words.count(unset.size(), "setting"))),
-                    "%s of %s on %s."
-                            .formatted(
-                                    Words.sentence(unset.get(0).name()),
-                                    unset.get(0).device(),
-                                    unset.get(0).value()),
+                    Words.sentence(unset.get(0).words()) + ".",
                     "Set and tick",
-                    open.path(Station.WIRE) + "#set-up"));
+                    open.path(Station.CONTROLS)));
         open.joints().stream()
                 .filter(j -> open.readBack(j, Entry.Agreement.DIFFERS))
                 .forEach(j -> found.add(Question.go(
@@ -324,6 +327,37 @@ public final class Questions {
                         TestLine.href(open, t.check()))));
     }
 
+    private void goesIn() {
+        open.fit().report().map(FitReport::verdict).ifPresent(v -> {
+            if (v == FitVerdict.DOES_NOT_GO_IN)
+                found.add(Question.go(
+                        Mark.WRONG,
+                        Say.it("question.not.in"),
+                        Say.it("question.not.in.text"),
+                        Say.it("question.fit"),
+                        open.path(Station.FIT)));
+            if (v == FitVerdict.MEASURE_FIRST)
+                found.add(Question.go(
+                        Mark.OPEN,
+                        Say.it("question.measure"),
+                        Say.it("question.measure.text"),
+                        Say.it("question.measure.go"),
+                        "/jobs/%d/measure".formatted(open.job().number())));
+        });
+    }
+
+    /** What the order rests on because nobody stated it. */
+    private void dash() {
+        List<String> taken = open.dash().presumed();
+        if (!taken.isEmpty())
+            found.add(Question.go(
+                    Mark.OPEN,
+                    Say.it("question.order"),
+                    Words.sentence(String.join(", ", taken)) + ".",
+                    Say.it("question.order.go"),
+                    "/sheets/%s/strip".formatted(open.vehicle().orElseThrow().id())));
+    }
+
     private void unknown(Design design) {
         Map<String, String> byField = design.outcomes().entrySet().stream()
                 .filter(e -> e.getValue() instanceof Outcome.Unknown)
@@ -339,6 +373,13 @@ public final class Questions {
                 "On it rests: " + functions + ".",
                 Optional.empty(),
                 Optional.empty())));
+        for (Trait look : design.setUp().looks())
+            found.add(Question.go(
+                    Mark.OPEN,
+                    Say.it("controls.look", Words.small(look.text())),
+                    Say.it("question.look"),
+                    Say.it("question.look.go"),
+                    open.path(Station.ARRIVE) + "#" + Ids.of(new Entry.TraitSeen(look))));
     }
 
     /** A field is named by its doubt where it has one, which then is the thing to settle. */
@@ -347,6 +388,7 @@ public final class Questions {
                 .filter(d -> d.field().equals(field))
                 .map(Doubt::what)
                 .findFirst()
+                .or(() -> Trait.find(field.path()).map(t -> Words.small(t.text())))
                 .orElse(field.toString());
     }
 }

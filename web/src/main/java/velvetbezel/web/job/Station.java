@@ -11,6 +11,7 @@ public enum Station {
     MATCH,
     FIT,
     WIRE,
+    CONTROLS,
     OPEN_UP,
     PROVE,
     HAND_OVER;

@@ -1,7 +1,9 @@
 package velvetbezel.web.library;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import velvetbezel.sheet.HowSet;
 import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.Tables;
 
@@ -62,6 +64,7 @@ public record TablesView(
                                 .map(k -> List.of(
                                         k.label(), plain(t.strip().get(k).value())))
                                 .toList()),
+                new Section("Minutes at the bench", List.of("of", "minutes"), minutes(t)),
                 new Section(
                         "Limits",
                         List.of("of", "is"),
@@ -100,6 +103,23 @@ public record TablesView(
                 revision,
                 theirs,
                 past);
+    }
+
+    private static List<List<String>> minutes(Tables t) {
+        List<List<String>> rows = new ArrayList<>();
+        for (JointKind k : JointKind.values())
+            rows.add(List.of(
+                    "each lead of a joint, " + k.label(),
+                    plain(t.minutes().leadEnd().getOrDefault(k, 0.0))));
+        rows.add(List.of("a lead capped by itself", plain(t.minutes().cap())));
+        for (HowSet.Means m : HowSet.Means.values())
+            rows.add(List.of(
+                    "a setting, by " + HowSet.label(m),
+                    plain(t.minutes().setting().get(m))));
+        rows.add(List.of(
+                "a setting, by what its sheet does not say", plain(t.minutes().otherSetting())));
+        rows.add(List.of("a button learned", plain(t.minutes().key())));
+        return rows;
     }
 
     private static Section sizes(String heading, List<Tables.Size> sizes) {

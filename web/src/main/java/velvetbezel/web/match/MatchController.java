@@ -69,6 +69,12 @@ class MatchController {
         return "match/extras";
     }
 
+    @GetMapping("/jobs/{number}/labour")
+    String labour(OpenJob open, Frame.Trouble trouble, Model model) {
+        model.addAttribute("view", LabourView.of(withCar(open), search, rates, trouble));
+        return "match/labour";
+    }
+
     @GetMapping("/jobs/{number}/goods-in")
     String goodsIn(OpenJob open, Model model) {
         model.addAttribute("view", GoodsInView.of(withCar(open)));

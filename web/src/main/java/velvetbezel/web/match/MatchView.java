@@ -23,6 +23,7 @@ import velvetbezel.harness.SettingId;
 import velvetbezel.job.Entry;
 import velvetbezel.match.GiveUp;
 import velvetbezel.match.Kit;
+import velvetbezel.match.Labour;
 import velvetbezel.match.Lacking;
 import velvetbezel.match.Market;
 import velvetbezel.sheet.PartKind;
@@ -33,6 +34,7 @@ import velvetbezel.web.job.KitSearch;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Progress;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /**
@@ -88,7 +90,16 @@ public record MatchView(
     }
 
     /** @param stopped a person stopped it */
-    public record Progress(int done, int all, boolean stopped) {}
+    public record Progress(int done, int all, boolean stopped, String words) {
+        static Progress of(KitSearch.Answer answer) {
+            String words = answer.stopped()
+                    ? Say.it("kits.stopped", answer.done(), answer.all())
+                    : answer.done() < answer.all()
+                            ? Say.it("kits.at", answer.done(), answer.all())
+                            : Say.it("kits.least.to.give.up");
+            return new Progress(answer.done(), answer.all(), answer.stopped(), words);
+        }
+    }
 
     public record RadioChoice(String id, String name) {}
 
@@ -273,13 +284,14 @@ public record MatchView(
                     : Stream.concat(named.keySet().stream().limit(FIRST), chosen.filter(named::containsKey).stream())
                             .distinct()
                             .toList();
-            Optional<MatchView.Progress> progress = answer.complete()
-                    ? Optional.empty()
-                    : Optional.of(new MatchView.Progress(answer.done(), answer.all(), answer.stopped()));
+            Optional<MatchView.Progress> progress =
+                    answer.complete() ? Optional.empty() : Optional.of(MatchView.Progress.of(answer));
             String margin = answer.matched().slack() == 0
-                    ? ""
+                    ? atLeads()
                     : "The list was thinned: a kit that is not shown is at most %s quicker than one that is, no cheaper and no better otherwise."
-                            .formatted(Words.minutes(answer.matched().slack()));
+                                    .formatted(Words.minutes(answer.matched().slack()))
+                            + " "
+                            + atLeads();
             List<RadioChoice> radios = answer.matched().kits().stream()
                     .map(Kit::radio)
                     .map(r -> new RadioChoice(r.id(), r.device().name()))
@@ -393,6 +405,19 @@ public record MatchView(
             return open.path(Station.MATCH) + (query.isEmpty() ? "" : "?" + query);
         }
 
+        /**
+         * Kits are compared by the minutes of their parts: joints are not a sum over parts. A kit that is not shown has
+         * at least no joint, so it saves at most the most that a shown one has.
+         */
+        private String atLeads() {
+            double most = shown.stream()
+                    .map(named::get)
+                    .mapToDouble(k -> labour(k).atLeads())
+                    .max()
+                    .orElse(0);
+            return most < 1 ? "" : Say.it("labour.bound", Math.round(most));
+        }
+
         private String toggled(String letter) {
             List<String> kits = new ArrayList<>(shown);
             if (!kits.remove(letter)) kits.add(letter);
@@ -421,7 +446,7 @@ public record MatchView(
                     kit.radio().device().name(),
                     difference(kit),
                     Words.price(kit.cost()),
-                    Words.time(kit.cost()),
+                    Words.time(labour(kit).in(kit.cost())),
                     Words.days(kit.cost().days()),
                     kit.cost().cuts(),
                     kit.losses(),
@@ -495,6 +520,10 @@ public record MatchView(
                     .collect(Collectors.joining(" and "));
         }
 
+        private Labour labour(Kit kit) {
+            return search.labour(open, answer, kit);
+        }
+
         private Outcome outcome(Kit kit, FunctionId f) {
             return reasons.computeIfAbsent(kit, k -> search.outcomes(answer, k)).get(f);
         }
@@ -517,18 +546,14 @@ public record MatchView(
                                             .map(p -> new Goods.Item(p.name(), Words.price(market.cents(p)), "")))
                             .toList())));
             rows.add(new Row(
-                    "Labour", figures(kits, k -> k.cost().minutes(), k -> Words.time(k.cost()), k -> Stream.concat(
-                                    k.parts().stream()
-                                            .map(p -> new Goods.Item(
-                                                    p.name(),
-                                                    "",
-                                                    p.minutes()
-                                                            .map(Words::minutes)
-                                                            .orElse("time not stated"))),
-                                    k.places(open.vehicle().orElseThrow()).stream()
-                                            .map(a -> new Goods.Item(
-                                                    "Way to the plug " + a.place(), "", Words.minutes(a.minutes()))))
-                            .toList())));
+                    "Labour",
+                    figures(
+                            kits,
+                            k -> labour(k).minutes(),
+                            k -> Words.time(labour(k).in(k.cost())),
+                            k -> labour(k).lines().stream()
+                                    .map(l -> new Goods.Item(LabourWords.what(l), "", LabourWords.minutes(l)))
+                                    .toList())));
             rows.add(new Row(
                     "Waiting",
                     figures(kits, k -> k.cost().days(), k -> Words.days(k.cost().days()), k -> Stream.<Sheet>concat(

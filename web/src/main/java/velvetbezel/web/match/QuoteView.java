@@ -8,9 +8,12 @@ import java.util.Locale;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
 import velvetbezel.job.Entry;
+import velvetbezel.match.Cost;
 import velvetbezel.match.Kit;
+import velvetbezel.match.Labour;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.web.job.Goods;
+import velvetbezel.web.job.JobLabour;
 import velvetbezel.web.job.KitSearch;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Rates;
@@ -51,6 +54,7 @@ public record QuoteView(
             List<Goods.Item> items,
             String parts,
             String time,
+            String work,
             String labour,
             String total,
             String tax,
@@ -68,7 +72,7 @@ public record QuoteView(
         List<Alternative> alternatives = new ArrayList<>();
         for (String letter : letters)
             InsteadView.kit(open, search, answer, letter)
-                    .ifPresent(k -> alternatives.add(alternative(open, answer, rates, letter, k)));
+                    .ifPresent(k -> alternatives.add(alternative(open, search, answer, rates, letter, k)));
         String query = "?kits=" + String.join(",", letters);
         return new QuoteView(
                 open.job().number(),
@@ -84,25 +88,30 @@ public record QuoteView(
                 "/jobs/" + open.job().number() + "/quote.pdf" + query);
     }
 
-    private static Alternative alternative(OpenJob open, KitSearch.Answer answer, Rates rates, String letter, Kit kit) {
+    private static Alternative alternative(
+            OpenJob open, KitSearch search, KitSearch.Answer answer, Rates rates, String letter, Kit kit) {
         Sheet.Vehicle vehicle = open.vehicle().orElseThrow();
         Materials materials = open.design()
                 .filter(d -> letter.equals(MatchView.CHOSEN))
                 .map(d -> Goods.materials(open, d))
                 .orElseGet(() -> Goods.materials(open, kit.build(vehicle)));
         Goods goods = Goods.of(open, kit.radio(), kit.parts(), answer.market(), materials);
-        int minutes = kit.cost().minutes();
-        long labour = rates.labour(minutes);
-        long total = goods.cents() + labour;
+        Labour labour =
+                letter.equals(MatchView.CHOSEN) ? JobLabour.chosen(open, kit) : search.labour(open, answer, kit);
+        Cost cost = labour.in(kit.cost());
+        int minutes = labour.minutes();
+        long labourCents = rates.labour(minutes);
+        long total = goods.cents() + labourCents;
         return new Alternative(
                 letter.equals(MatchView.CHOSEN) ? "Your kit" : "Kit " + letter,
                 kit.radio().device().name(),
                 MatchView.how(kit),
                 goods.items(),
                 goods.total(),
-                Words.time(kit.cost()),
-                Words.money(labour),
-                Words.price(total, kit.cost().missing()),
+                Words.time(cost),
+                LabourWords.groups(labour),
+                Words.money(labourCents),
+                Words.price(total, cost.missing()),
                 Words.money(rates.contained(total)),
                 goods.total(),
                 "%s to %s"

@@ -13,6 +13,7 @@ import velvetbezel.strip.HazardFinding;
 import velvetbezel.strip.Severity;
 import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
+import velvetbezel.web.job.BeforePower;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.PhotoLine;
@@ -142,7 +143,7 @@ public record InCarView(
                     words.how(step),
                     words.tool(step),
                     step instanceof StripStep.FunctionTest,
-                    here.stream().map(StepLine.Hazard::of).toList(),
+                    cautions(open, course, i, here),
                     counts(step, course.dash().sheet()),
                     standing(
                             course.ran().orElseThrow().states().get(i),
@@ -150,6 +151,19 @@ public record InCarView(
                             course.dash().sheet())));
         }
         return cards;
+    }
+
+    /** Hazards of a step; where it is the first to give the new radio power, also what should come before. */
+    private static List<StepLine.Hazard> cautions(OpenJob open, Course course, int i, List<HazardFinding> here) {
+        List<StepLine.Hazard> cautions =
+                new ArrayList<>(here.stream().map(StepLine.Hazard::of).toList());
+        boolean exchanged = course.steps().subList(0, i).contains(new StripStep.Exchange());
+        boolean power = course.steps().get(i) instanceof StripStep.SetState s
+                && (s.field() == StateField.BATTERY && s.to().equals("connected")
+                        || s.field() == StateField.KEY && !s.to().equals("off"));
+        String before = exchanged && power ? BeforePower.caution(open) : "";
+        if (!before.isEmpty()) cautions.add(new StepLine.Hazard(Severity.CAUTION.word(), true, before, ""));
+        return cautions;
     }
 
     /** Numbers next to the one expected. */

@@ -25,18 +25,22 @@ import velvetbezel.web.shell.Who;
 @Controller
 class OpenUpController {
     private final Recording recording;
+    private final OwnTimes times;
     private final Paper paper;
     private final Clock clock;
 
-    OpenUpController(Recording recording, Paper paper, Clock clock) {
+    OpenUpController(Recording recording, OwnTimes times, Paper paper, Clock clock) {
         this.recording = recording;
+        this.times = times;
         this.paper = paper;
         this.clock = clock;
     }
 
     @GetMapping("/jobs/{number}/open-up")
-    String page(OpenJob open, Frame.Trouble trouble, Model model) {
-        model.addAttribute("view", OpenUpView.of(open, trouble));
+    String page(OpenJob open, Frame.Trouble trouble, Who.Person who, Model model) {
+        Course course = Course.of(open);
+        model.addAttribute("view", OpenUpView.of(open, course, trouble));
+        model.addAttribute("own", TimesView.line(course, times.of(open, who.name())));
         return "openup/open-up";
     }
 
@@ -50,6 +54,13 @@ class OpenUpController {
     String ahead(OpenJob open, Who.Person who, Model model) {
         model.addAttribute("view", InCarView.Ahead.of(open, device(who)));
         return "openup/in-car-ahead";
+    }
+
+    /** What this person took, and takes. */
+    @GetMapping("/jobs/{number}/times")
+    String times(OpenJob open, Frame.Trouble trouble, Who.Person who, Model model) {
+        model.addAttribute("view", TimesView.of(open, times.of(open, who.name()), trouble));
+        return "openup/times";
     }
 
     @GetMapping("/jobs/{number}/trays")
@@ -67,7 +78,7 @@ class OpenUpController {
 
     @GetMapping("/jobs/{number}/record")
     String record(OpenJob open, Frame.Trouble trouble, Model model) {
-        model.addAttribute("view", RecordView.of(open, trouble));
+        model.addAttribute("view", RecordView.of(open, recording, trouble));
         return "openup/record";
     }
 

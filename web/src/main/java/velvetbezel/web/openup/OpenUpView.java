@@ -19,7 +19,9 @@ import velvetbezel.strip.StripStep;
 import velvetbezel.strip.TimeRange;
 import velvetbezel.strip.Tools;
 import velvetbezel.web.job.Frame;
+import velvetbezel.web.job.OpenDash;
 import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.PhotoLine;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.shell.Say;
 
@@ -48,7 +50,8 @@ public record OpenUpView(
         List<Choice> schools,
         String bench,
         List<Option> experience,
-        String experienceField) {
+        String experienceField,
+        List<PhotoLine> photos) {
     /** @param name "Take apart" */
     public record Block(String name, List<StepLine> lines) {}
 
@@ -61,17 +64,13 @@ public record OpenUpView(
 
     public record Option(String value, String label, boolean chosen) {}
 
-    static OpenUpView of(OpenJob open, Frame.Trouble trouble) {
-        return of(open, Course.of(open), trouble);
-    }
-
     static OpenUpView of(OpenJob open, Course course, Frame.Trouble trouble) {
         Optional<StripDown> strip = course.dash().sheet();
         return new OpenUpView(
                 Frame.of(open, Station.OPEN_UP, trouble),
                 heading(open, course),
                 verdict(open, course),
-                strip.map(OpenUpView::rests).orElse(""),
+                rests(course.dash()),
                 strip.isPresent(),
                 open.vehicle().map(Sheet.Vehicle::id).orElse(""),
                 course.plan().found().isPresent() || course.begun(),
@@ -84,7 +83,8 @@ public record OpenUpView(
                 schools(open),
                 bench(course),
                 experience(open),
-                JobCodec.key(new Entry.ExperienceSaid()));
+                JobCodec.key(new Entry.ExperienceSaid()),
+                PhotoLine.of(open));
     }
 
     /** What the order comes to, in a few words. */
@@ -130,18 +130,8 @@ public record OpenUpView(
                 Math.round(t.most() * e.most()));
     }
 
-    /** What the plan takes for granted because nobody stated it. */
-    private static String rests(StripDown strip) {
-        List<String> taken = new ArrayList<>();
-        strip.facts().lever().filter(l -> !l.manual()).ifPresent(l -> {
-            if (l.battery().known().isEmpty()) taken.add(Say.it("rests.battery"));
-            if (l.key().known().isEmpty()) taken.add(Say.it("rests.key"));
-        });
-        if (strip.facts().batteries().isEmpty()) taken.add(Say.it("rests.batteries"));
-        strip.items().stream()
-                .filter(i -> i.rests().known().isEmpty())
-                .forEach(i -> taken.add(Say.it("rests.rests", i.id().name())));
-        return taken.isEmpty() ? "" : Say.it("rests.head", String.join(", ", taken));
+    private static String rests(OpenDash dash) {
+        return dash.presumed().isEmpty() ? "" : Say.it("rests.head", String.join(", ", dash.presumed()));
     }
 
     private static Optional<OpenUpDrawing> drawing(Course course) {

@@ -7,14 +7,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import velvetbezel.job.Entry;
 import velvetbezel.state.StateField;
+import velvetbezel.store.JobCodec;
 import velvetbezel.strip.CarState;
+import velvetbezel.strip.Recorder;
 import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.PhotoLine;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /**
@@ -36,12 +40,18 @@ public record RecordView(
         List<String> locks,
         InCarView.Standing standing,
         boolean ready,
+        String others,
+        List<Waits> waits,
         List<PhotoLine> photos) {
+    /** One part that waited for another, in every recording. @param free whether a person says it need not have */
+    public record Waits(String words, String field, boolean free) {}
+
     private static final List<StateField> SET =
             List.of(StateField.KEY, StateField.GEAR, StateField.PARKING_BRAKE, StateField.BATTERY, StateField.COLUMN);
 
-    static RecordView of(OpenJob open, Frame.Trouble trouble) {
+    static RecordView of(OpenJob open, Recording recording, Frame.Trouble trouble) {
         List<StripStep> steps = open.dash().steps();
+        List<List<StripStep>> others = recording.others(open);
         StepWords words = new StepWords(open.dash().sheet());
         List<String> told = new ArrayList<>();
         for (int i = steps.size() - 1; i >= 0; i--) told.add(words.what(steps.get(i)));
@@ -59,7 +69,32 @@ public record RecordView(
                 List.of("", "yellow", "grey", "red", "blue"),
                 InCarView.standing(open.dash().car(), words, Optional.empty()),
                 ready,
+                others(others.size()),
+                ready ? waits(open, Recording.recorder(open, others)) : List.of(),
                 PhotoLine.of(open));
+    }
+
+    private static String others(int others) {
+        return others == 0
+                ? ""
+                : "%s of this car, from other jobs, %s taken into account."
+                        .formatted(Words.sentence(Words.count(others, "recording")), others == 1 ? "is" : "are");
+    }
+
+    /** Those that stand, and those that a person took away. */
+    private static List<Waits> waits(OpenJob open, Recorder recorder) {
+        List<Waits> waits = new ArrayList<>();
+        for (Recorder.Link l : recorder.links()) waits.add(waits(l.waits(), l.on(), false));
+        for (Entry.MayComeFirst e : open.state().all(Entry.MayComeFirst.class))
+            waits.add(waits(e.waits(), e.on(), true));
+        return waits;
+    }
+
+    private static Waits waits(String part, String on, boolean free) {
+        boolean loose = on.endsWith(":loose");
+        String other = loose ? on.substring(0, on.length() - ":loose".length()) : on;
+        String words = Say.it(loose ? "record.waits.loose" : "record.waits", Words.sentence(part), other);
+        return new Waits(words, JobCodec.key(new Entry.MayComeFirst(part, on)), free);
     }
 
     private static List<String> parts(List<StripStep> steps) {

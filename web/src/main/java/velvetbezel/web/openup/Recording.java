@@ -17,11 +17,13 @@ import velvetbezel.sheet.SheetTree;
 import velvetbezel.sheet.strip.ConnectorOf;
 import velvetbezel.sheet.strip.GroupOf;
 import velvetbezel.sheet.strip.ItemId;
+import velvetbezel.store.DashRecords;
 import velvetbezel.store.Library;
 import velvetbezel.store.Sender;
 import velvetbezel.strip.Recorder;
 import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
+import velvetbezel.strip.Timeline;
 import velvetbezel.web.job.Changes;
 import velvetbezel.web.job.OpenJob;
 
@@ -35,10 +37,12 @@ class Recording {
 
     private final Changes changes;
     private final Library library;
+    private final DashRecords records;
 
-    Recording(Changes changes, Library library) {
+    Recording(Changes changes, Library library, DashRecords records) {
         this.changes = changes;
         this.library = library;
+        this.records = records;
     }
 
     /**
@@ -110,19 +114,12 @@ class Recording {
      * @throws InvalidInput where nothing was recorded, or the sheet would be no good one
      */
     void makeSheet(OpenJob open, String who) {
-        List<StripStep> steps = open.dash().steps();
-        if (steps.stream().noneMatch(StripStep.Loosen.class::isInstance))
+        if (open.dash().steps().stream().noneMatch(StripStep.Loosen.class::isInstance))
             throw new InvalidInput("record", "Nothing came loose yet; record a part before making a sheet of it.");
         String id = open.vehicle()
                 .orElseThrow(() -> new InvalidInput("vehicle", "Choose the vehicle first."))
                 .id();
-        Set<String> airbags = steps.stream()
-                .filter(StripStep.Noted.class::isInstance)
-                .map(s -> ((StripStep.Noted) s).text())
-                .filter(t -> t.startsWith(AIRBAG))
-                .map(t -> t.substring(AIRBAG.length()))
-                .collect(Collectors.toSet());
-        Map<String, Object> strip = new Recorder(List.of(steps), airbags).tree();
+        Map<String, Object> strip = recorder(open, others(open)).tree();
         library.change(
                 id,
                 who,
@@ -133,5 +130,32 @@ class Recording {
                     SheetTree.get(tree, "strip.facts").ifPresent(f -> strip.put("facts", f));
                     return SheetTree.put(tree, "strip", Optional.of(strip));
                 });
+    }
+
+    /** What was recorded of this car on other jobs. */
+    List<List<StripStep>> others(OpenJob open) {
+        return open.vehicle().stream()
+                .flatMap(v -> records.ofVehicle(v.id()).stream())
+                .filter(c -> !c.job().equals(open.job().id()))
+                .map(c -> c.steps().stream().map(Timeline.Timed::step).toList())
+                .filter(r -> r.stream().anyMatch(StripStep.Loosen.class::isInstance))
+                .toList();
+    }
+
+    /** This recording with those of other jobs, and what a person said of their links. */
+    static Recorder recorder(OpenJob open, List<List<StripStep>> others) {
+        List<List<StripStep>> recordings = new ArrayList<>(List.of(open.dash().steps()));
+        recordings.addAll(others);
+        Set<String> airbags = recordings.stream()
+                .flatMap(List::stream)
+                .filter(StripStep.Noted.class::isInstance)
+                .map(s -> ((StripStep.Noted) s).text())
+                .filter(t -> t.startsWith(AIRBAG))
+                .map(t -> t.substring(AIRBAG.length()))
+                .collect(Collectors.toSet());
+        Set<Recorder.Link> free = open.state().all(Entry.MayComeFirst.class).stream()
+                .map(e -> new Recorder.Link(e.waits(), e.on()))
+                .collect(Collectors.toSet());
+        return new Recorder(recordings, airbags, free);
     }
 }

@@ -66,9 +66,16 @@ final class StepWords {
         if (step instanceof StripStep.DoWork s) return Say.it("step.work", Words.sentence(s.work()));
         if (step instanceof StripStep.FunctionTest) return Say.it("step.test");
         if (step instanceof StripStep.CutLead s) return Say.it("step.cut", s.lead());
-        if (step instanceof StripStep.Spare s) return Say.it("step.spare", s.group(), s.count());
+        if (step instanceof StripStep.Spare s) return spare(s);
         if (step instanceof StripStep.Dropped s) return Say.it("step.dropped", s.group(), s.count());
         return step instanceof StripStep.Noted s ? Say.it("step.note", s.text()) : Say.it("step.end");
+    }
+
+    private String spare(StripStep.Spare s) {
+        String to = group(s.group()).map(FastenerGroup::to).orElse("");
+        return to.isEmpty()
+                ? Say.it("step.spare", s.group(), s.count())
+                : Say.it("step.spare.to", s.group(), s.count(), to);
     }
 
     private String kind(GroupOf of) {

@@ -14,6 +14,7 @@ import velvetbezel.prove.Check;
 import velvetbezel.prove.CommonCause;
 import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
+import velvetbezel.web.job.BeforePower;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Station;
@@ -26,9 +27,23 @@ public record ProveView(
         String heading,
         String verdict,
         boolean kit,
+        FirstPower power,
         Optional<Current> current,
         List<TestLine> lines,
         List<TestLine> notDue) {
+    /**
+     * Power for the first time.
+     *
+     * @param on      whether it was said to be on
+     * @param missing what should come before it
+     */
+    public record FirstPower(boolean on, List<String> missing, String field) {
+        static FirstPower of(OpenJob open) {
+            Entry.FirstPower entry = new Entry.FirstPower();
+            return new FirstPower(open.has(entry), BeforePower.things(open), key(entry));
+        }
+    }
+
     /** The check in hand. @param previous address of the one before, or empty text; @param suspect where to look first if it is not right */
     public record Current(
             String previous,
@@ -71,6 +86,7 @@ public record ProveView(
                     "No kit is chosen yet",
                     "The checks are computed from the kit: choose one at Match.",
                     false,
+                    FirstPower.of(open),
                     Optional.empty(),
                     List.of(),
                     List.of());
@@ -86,6 +102,7 @@ public record ProveView(
                 heading(due),
                 verdict(open, due),
                 true,
+                FirstPower.of(open),
                 current.map(t -> current(open, t, due)),
                 due.stream()
                         .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))

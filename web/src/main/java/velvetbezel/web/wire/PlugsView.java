@@ -7,6 +7,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.PlugWords;
 import velvetbezel.worksheet.PlugUps;
 
 /** Sockets of the new parts that nothing goes into: on purpose, or because something is still to come. */
@@ -26,7 +27,7 @@ final class PlugsView {
     static List<String> meantToStayEmpty(OpenJob open, PlugUps ups) {
         return ups.empty().stream()
                 .filter(e -> missed(open, e).isEmpty())
-                .map(WireView::name)
+                .map(PlugWords::name)
                 .toList();
     }
 
@@ -34,7 +35,7 @@ final class PlugsView {
     static List<String> openWork(OpenJob open, PlugUps ups) {
         return ups.empty().stream()
                 .flatMap(e -> missed(open, e).stream()
-                        .map(f -> "%s: %s waits for it.".formatted(WireView.name(e), open.functionName(f))))
+                        .map(f -> "%s: %s waits for it.".formatted(PlugWords.name(e), open.functionName(f))))
                 .toList();
     }
 

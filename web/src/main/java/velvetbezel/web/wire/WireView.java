@@ -13,7 +13,6 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.drawing.HarnessDrawing;
-import velvetbezel.harness.Builder;
 import velvetbezel.harness.Instance;
 import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
@@ -31,7 +30,7 @@ import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.Ids;
 import velvetbezel.web.job.MeasureLine;
 import velvetbezel.web.job.OpenJob;
-import velvetbezel.web.job.SetUpView;
+import velvetbezel.web.job.PlugWords;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.shell.Words;
 import velvetbezel.worksheet.BeforeJoining;
@@ -64,7 +63,6 @@ public record WireView(
         List<String> schools,
         String school,
         int over,
-        List<SetUpView.Line> setUp,
         List<Instead> instead,
         List<String> openSockets,
         List<String> links,
@@ -143,7 +141,6 @@ public record WireView(
                     List.of(),
                     List.of(),
                     List.of(),
-                    List.of(),
                     Map.of());
         Design design = open.design().get();
         Set<String> done = open.jointsDone();
@@ -186,7 +183,6 @@ public record WireView(
                 SCHOOLS,
                 open.text(new Entry.SchoolChosen()),
                 design.overloads().size(),
-                SetUpView.of(open),
                 instead(open, design),
                 PlugsView.openWork(open, ups),
                 PlugsView.links(ups),
@@ -368,18 +364,17 @@ public record WireView(
                             .ifPresent(a -> notes.add(
                                     "%s; %s.".formatted(Words.sentence(a.place().words()), a.route())));
                     return new Mating(
-                            p.first().plug().family(), name(p.first()), name(p.second()), String.join(" ", notes));
+                            p.first().plug().family(),
+                            PlugWords.name(p.first()),
+                            PlugWords.name(p.second()),
+                            String.join(" ", notes));
                 })
                 .toList();
     }
 
-    static String name(PlugUps.End end) {
-        return "%s of %s".formatted(end.plug().id(), end.instance().equals(Builder.CAR) ? "the car" : end.device());
-    }
-
     private static List<String> names(List<PlugUps.End> ends) {
         return ends.stream()
-                .map(e -> "%s (%s)".formatted(name(e), e.plug().family()))
+                .map(e -> "%s (%s)".formatted(PlugWords.name(e), e.plug().family()))
                 .toList();
     }
 
