@@ -17,3 +17,4 @@ document.addEventListener('click', (event) => {
   if (event.target.closest('[data-reload]')) location.reload();
 });
 for (const part of document.querySelectorAll('[data-module]')) MODULES[part.dataset.module].mount(part);
+document.body.dataset.mounted = '';

@@ -34,7 +34,7 @@ public abstract class InBrowser {
             "--disable-background-networking",
             "--disable-component-update",
             "--disable-sync");
-    private static final int PATIENCE = 10_000;
+    private static final int PATIENCE = 20_000;
     private static final int KITS = 180_000;
     /** Tenths of a second. */
     private static final int PATIENT = 200;
@@ -95,7 +95,7 @@ public abstract class InBrowser {
         if (!person.isEmpty()) context.addCookies(List.of(new Cookie("person", person).setUrl(TestApp.url())));
         context.setDefaultTimeout(PATIENCE);
         // a page may wait for kits being worked out on a busy machine
-        context.setDefaultNavigationTimeout(3 * PATIENCE);
+        context.setDefaultNavigationTimeout(2 * PATIENCE);
         Page page = context.newPage();
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")) console.add(m.text());
@@ -115,6 +115,8 @@ public abstract class InBrowser {
 
     /** Does something that saves, and waits until the page has followed. */
     protected static void saved(Page page, Runnable act) {
+        // a page that has just come may not listen yet: the browser would send the form itself
+        page.waitForFunction("() => 'mounted' in document.body.dataset");
         int loads = loads(page);
         act.run();
         page.waitForFunction("n => Number(document.body.dataset.loads ?? 0) > n", loads);
