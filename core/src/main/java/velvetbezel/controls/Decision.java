@@ -50,6 +50,12 @@ public record Decision(
 
         record FromPerson() implements Ground {}
 
+        /** A button does what is wished of it. */
+        record FromWish(List<FunctionId> wished) implements Ground {}
+
+        /** A button does what its device does with it as delivered. */
+        record ByDefault() implements Ground {}
+
         record NoneTells() implements Ground {}
     }
 

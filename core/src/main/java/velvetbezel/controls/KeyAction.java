@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
+import velvetbezel.sheet.KeyPress;
 
 /**
  * What a button of the wheel does once a kit is in.
@@ -16,8 +16,6 @@ import velvetbezel.function.Kind;
  * @param hold  the same of a long one
  */
 public record KeyAction(String button, Optional<Does> press, Optional<Does> hold) {
-    private static final String HELD = "held";
-
     /** What becomes of a press. */
     public enum Does {
         WORKS,
@@ -28,18 +26,18 @@ public record KeyAction(String button, Optional<Does> press, Optional<Does> hold
     /** In the order of the catalogue; a button that neither this car nor the kit knows is left out. */
     public static List<KeyAction> of(Catalogue catalogue, Map<FunctionId, Kind> kinds) {
         return catalogue.functions().stream()
-                .flatMap(f -> pressed(f).stream())
-                .flatMap(Set::stream)
-                .filter(b -> !b.equals(HELD))
+                .flatMap(f -> f.pressed().stream())
+                .filter(b -> !b.equals(KeyPress.HELD))
                 .distinct()
-                .map(b -> new KeyAction(b, does(Set.of(b), catalogue, kinds), does(Set.of(b, HELD), catalogue, kinds)))
+                .map(b -> new KeyAction(
+                        b, does(Set.of(b), catalogue, kinds), does(Set.of(b, KeyPress.HELD), catalogue, kinds)))
                 .filter(a -> a.press.isPresent() || a.hold.isPresent())
                 .toList();
     }
 
     private static Optional<Does> does(Set<String> pressed, Catalogue catalogue, Map<FunctionId, Kind> kinds) {
         return catalogue.functions().stream()
-                .filter(f -> pressed(f).filter(pressed::equals).isPresent())
+                .filter(f -> f.pressed().equals(pressed))
                 .flatMap(f -> Optional.ofNullable(kinds.get(f.id())).stream())
                 .filter(k -> k != Kind.ABSENT)
                 .map(k -> k.works() ? Does.WORKS : k == Kind.UNKNOWN ? Does.UNKNOWN : Does.DEAD)
@@ -51,13 +49,5 @@ public record KeyAction(String button, Optional<Does> press, Optional<Does> hold
         return (int) of(catalogue, kinds).stream()
                 .filter(a -> a.press.equals(Optional.of(Does.WORKS)))
                 .count();
-    }
-
-    /** What a function has pressed first; empty where it presses nothing. */
-    private static Optional<Set<String>> pressed(CarFunction f) {
-        return f.scenario().stream()
-                .flatMap(s -> s.set().buttons().stream())
-                .filter(b -> !b.isEmpty())
-                .findFirst();
     }
 }

@@ -14,16 +14,29 @@ import velvetbezel.sheet.Trait;
 /**
  * All settings of a kit, decided together.
  *
- * @param decisions     in the order of time, then of the devices
- * @param lostBySetting functions that work with everything as delivered, and do not as decided
+ * @param decisions     in the order of time, then of the devices; what the buttons of a device do is one of them
+ * @param presses       what each button is told to do
+ * @param looks         what of the car has to be looked at before all can be decided
+ * @param lostBySetting functions that would work with all, or one of all, as delivered, and do not as decided
  * @param openFunctions functions that an open setting decides
  */
 public record SetUpPlan(
-        List<Decision> decisions, List<FunctionId> lostBySetting, List<FunctionId> openFunctions, Proof proof) {
-    public static final SetUpPlan NOTHING = new SetUpPlan(List.of(), List.of(), List.of(), Proof.PROVEN);
+        List<Decision> decisions,
+        List<Decision> presses,
+        List<Trait> looks,
+        List<FunctionId> lostBySetting,
+        List<FunctionId> openFunctions,
+        Proof proof) {
+    public static final SetUpPlan NOTHING =
+            new SetUpPlan(List.of(), List.of(), List.of(), List.of(), List.of(), Proof.PROVEN);
+
+    /** The one setting of a device that stands for what all its buttons are told to do. */
+    public static final String BUTTON_MAP = "button map";
 
     public SetUpPlan {
         decisions = List.copyOf(decisions);
+        presses = List.copyOf(presses);
+        looks = List.copyOf(looks);
         lostBySetting = List.copyOf(lostBySetting);
         openFunctions = List.copyOf(openFunctions);
     }
@@ -36,20 +49,13 @@ public record SetUpPlan(
 
     public Map<SettingId, String> values() {
         Map<SettingId, String> values = new TreeMap<>();
-        decisions.forEach(d -> d.value().ifPresent(v -> values.put(d.id(), v)));
+        Stream.concat(decisions.stream().filter(d -> !d.id().setting().equals(BUTTON_MAP)), presses.stream())
+                .forEach(d -> d.value().ifPresent(v -> values.put(d.id(), v)));
         return values;
     }
 
     public Optional<Decision> of(SettingId id) {
         return decisions.stream().filter(d -> d.id().equals(id)).findFirst();
-    }
-
-    /** What of the car has to be looked at before its settings can be decided. */
-    public List<Trait> looks() {
-        return decisions.stream()
-                .flatMap(d -> d.wanted() instanceof Decision.Wanted.Open o ? Stream.of(o.fact()) : Stream.of())
-                .distinct()
-                .toList();
     }
 
     /** What is to be done before power comes for the first time. */

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
@@ -24,6 +25,7 @@ import velvetbezel.sheet.Choice;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Guard;
 import velvetbezel.sheet.HowSet;
+import velvetbezel.sheet.KeyPress;
 import velvetbezel.sheet.Rule;
 import velvetbezel.sheet.Trait;
 
@@ -39,6 +41,7 @@ public final class SetUpSearch {
     private final Installation built;
     private final Asked asked;
     private final Outcomes.Against against;
+    private final Catalogue catalogue;
     private final List<FunctionId> functions;
     private final List<Setting> settings;
     private final Comparator<Map<SettingId, String>> order;
@@ -65,6 +68,10 @@ public final class SetUpSearch {
             return choices.size() > 1;
         }
 
+        boolean ofButton() {
+            return choice.press().isPresent();
+        }
+
         Optional<Trait> fact() {
             return choice.how().fact();
         }
@@ -80,6 +87,7 @@ public final class SetUpSearch {
         this.built = built;
         this.asked = asked;
         this.against = against;
+        this.catalogue = catalogue;
         this.functions = catalogue.functions().stream().map(CarFunction::id).toList();
         this.settings = settings(built, catalogue.settingsInUse());
         this.order = order();
@@ -91,7 +99,7 @@ public final class SetUpSearch {
      */
     public static SetUpPlan of(Installation built, Catalogue catalogue, Outcomes.Against against, Asked asked) {
         SetUpSearch search = new SetUpSearch(built, catalogue, against, asked);
-        return search.settings.isEmpty() ? SetUpPlan.NOTHING : search.plan();
+        return search.settings.isEmpty() && !built.recipe().vehicle().wheelOpen() ? SetUpPlan.NOTHING : search.plan();
     }
 
     /** Kept over time: no scenario chooses them, they are no device's of the car, or their sheet says when they are set. */
@@ -124,6 +132,8 @@ public final class SetUpSearch {
     }
 
     private static List<String> choices(Instance i, Choice c, Set<String> heard) {
+        // what a button does is chosen: by wish, by a person, or as delivered
+        if (c.press().isPresent()) return List.of(c.start());
         Map<List<String>, String> kinds = new LinkedHashMap<>();
         kinds.put(asking(i, c, c.start(), heard), c.start());
         for (String value : c.values()) kinds.putIfAbsent(asking(i, c, value, heard), value);
@@ -155,11 +165,46 @@ public final class SetUpSearch {
                 free.stream().mapToLong(s -> s.choices.size()).reduce(1, (a, b) -> Math.min(a * b, 1L << 40));
         boolean all = combinations <= MOST_RUNS;
         Map<SettingId, String> best = all ? exhausted(start, free) : climbed(start, free);
+        Map<Boolean, List<Decision>> decided = decisions(best).stream()
+                .collect(Collectors.partitioningBy(d -> setting(d.id()).ofButton()));
         return new SetUpPlan(
-                decisions(best),
-                lost(delivered(), best),
+                withButtons(decided.get(false), decided.get(true)),
+                decided.get(true),
+                looks(),
+                lostBySetting(best),
                 openFunctions(best),
                 all ? SetUpPlan.Proof.PROVEN : SetUpPlan.Proof.BEST_FOUND);
+    }
+
+    /** Functions that would work with everything as delivered, or with one setting of these as delivered. */
+    private List<FunctionId> lostBySetting(Map<SettingId, String> best) {
+        Set<FunctionId> lost = new HashSet<>(lost(delivered(), best));
+        for (Setting s : settings) lost.addAll(lost(with(best, s.id, s.choice.start()), best));
+        return functions.stream().filter(lost::contains).toList();
+    }
+
+    private Setting setting(SettingId id) {
+        return settings.stream().filter(s -> s.id.equals(id)).findFirst().orElseThrow();
+    }
+
+    private List<Trait> looks() {
+        Stream<Trait> wheel = built.recipe().vehicle().wheelOpen() ? Stream.of(Trait.STEERING_LAYOUT) : Stream.of();
+        return Stream.concat(settings.stream().flatMap(s -> openFact(s).stream()), wheel)
+                .distinct()
+                .toList();
+    }
+
+    /** What a device is told of its buttons is loaded as a whole, so it is one thing to set. */
+    private static List<Decision> withButtons(List<Decision> decisions, List<Decision> presses) {
+        List<Decision> all = new ArrayList<>(decisions);
+        presses.stream().map(d -> d.id().instance()).distinct().forEach(instance -> {
+            List<Decision> own = presses.stream()
+                    .filter(d -> d.id().instance().equals(instance))
+                    .toList();
+            all.add(ButtonMap.decision(instance, own));
+        });
+        all.sort(Comparator.comparing(Decision::when));
+        return all;
     }
 
     private Map<SettingId, String> delivered() {
@@ -172,8 +217,30 @@ public final class SetUpSearch {
     private Map<SettingId, String> fixed() {
         Map<SettingId, String> fixed = new TreeMap<>();
         for (Setting s : settings)
-            Optional.ofNullable(asked.persons.get(s.id)).or(() -> byFact(s)).ifPresent(v -> fixed.put(s.id, v));
+            Optional.ofNullable(asked.persons.get(s.id))
+                    .or(() -> byFact(s))
+                    .or(() -> byWish(s))
+                    .ifPresent(v -> fixed.put(s.id, v));
         return fixed;
+    }
+
+    /** What functions that are wanted want a button to do, where it can. */
+    private Optional<String> byWish(Setting s) {
+        return wishing(s).stream()
+                .flatMap(f -> f.shownWhilePressed().stream())
+                .filter(s.choice.values()::contains)
+                .findFirst();
+    }
+
+    /** Musts first. */
+    private List<CarFunction> wishing(Setting s) {
+        if (s.choice.press().filter(p -> p.fixed().isEmpty()).isEmpty()) return List.of();
+        KeyPress press = s.choice.press().get();
+        Set<String> pressed = press.held() ? Set.of(press.button(), KeyPress.HELD) : Set.of(press.button());
+        return Stream.of(asked.musts, asked.wished)
+                .flatMap(wanted -> catalogue.functions().stream().filter(f -> wanted.contains(f.id())))
+                .filter(f -> f.pressed().equals(pressed))
+                .toList();
     }
 
     private Optional<String> byFact(Setting s) {
@@ -297,7 +364,17 @@ public final class SetUpSearch {
         Set<FunctionId> open = new LinkedHashSet<>();
         for (Setting s : settings)
             if (openFact(s).isPresent()) for (String v : s.choices) open.addAll(differ(best, with(best, s.id, v)));
+        open.addAll(ofOpenButtons());
         return functions.stream().filter(open::contains).toList();
+    }
+
+    /** Functions of buttons that this wheel may have or not. */
+    private List<FunctionId> ofOpenButtons() {
+        Set<String> maybe = built.recipe().vehicle().openButtons();
+        return catalogue.functions().stream()
+                .filter(f -> f.pressed().stream().anyMatch(maybe::contains))
+                .map(CarFunction::id)
+                .toList();
     }
 
     private List<Decision> decisions(Map<SettingId, String> best) {
@@ -336,7 +413,8 @@ public final class SetUpSearch {
 
     private Decision.Wanted wanted(Setting s, String best, List<FunctionId> serves) {
         if (openFact(s).isPresent()) return new Decision.Wanted.Open(openFact(s).get(), s.choice.values());
-        boolean said = asked.persons.containsKey(s.id) || byFact(s).isPresent();
+        boolean said =
+                s.ofButton() || asked.persons.containsKey(s.id) || byFact(s).isPresent();
         return !said && serves.isEmpty() && best.equals(s.choice.start())
                 ? new Decision.Wanted.Either()
                 : new Decision.Wanted.Value(best);
@@ -348,6 +426,10 @@ public final class SetUpSearch {
             Trait fact = s.fact().orElseThrow();
             return new Decision.Ground.FromFact(fact, asked.traits.get(fact));
         }
+        if (byWish(s).isPresent())
+            return new Decision.Ground.FromWish(
+                    wishing(s).stream().map(CarFunction::id).toList());
+        if (s.ofButton()) return new Decision.Ground.ByDefault();
         return wanted instanceof Decision.Wanted.Value
                 ? new Decision.Ground.FromRules(serves)
                 : new Decision.Ground.NoneTells();

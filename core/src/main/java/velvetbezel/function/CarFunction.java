@@ -3,6 +3,7 @@ package velvetbezel.function;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.ScenarioStep;
 
@@ -37,8 +38,27 @@ public record CarFunction(
     }
 
     boolean pressesButtons() {
+        return firstPress().isPresent();
+    }
+
+    /** What its first press presses, the word for a long one among it; empty where it presses nothing. */
+    public Set<String> pressed() {
+        return firstPress().flatMap(s -> s.set().buttons()).orElse(Set.of());
+    }
+
+    /** What is to be shown while its first press lasts. */
+    public List<String> shownWhilePressed() {
+        return firstPress().stream()
+                .flatMap(s -> s.expects().stream())
+                .filter(Expect.Shows.class::isInstance)
+                .map(e -> ((Expect.Shows) e).what())
+                .toList();
+    }
+
+    private Optional<Scene> firstPress() {
         return scenario.stream()
-                .anyMatch(s -> s.set().buttons().filter(b -> !b.isEmpty()).isPresent());
+                .filter(s -> s.set().buttons().filter(b -> !b.isEmpty()).isPresent())
+                .findFirst();
     }
 
     /**

@@ -6,19 +6,29 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
 import velvetbezel.run.PortRef;
 import velvetbezel.sheet.ScenarioStep;
 
 /**
  * Functions speak of facilities: "amplifier", "chime sounder". Each device says what it counts as; one whose own id is
- * the name counts as well. What is shown or heard may come from any of them, and what must not be from none.
+ * the name counts as well. What is shown or heard may come from any of them, and what must not be from none. A button that
+ * the wheel of this car has not got is not pressed.
  */
 public final class Facilities {
     private final Map<String, List<String>> devices = new LinkedHashMap<>();
+    private final Set<String> absentButtons;
 
-    public Facilities(Collection<Instance> instances) {
+    public Facilities(Installation installation) {
+        this(installation.instances(), installation.recipe().vehicle().absentButtons());
+    }
+
+    public Facilities(Collection<Instance> instances, Set<String> absentButtons) {
+        this.absentButtons = absentButtons;
         for (Instance i : instances)
             for (String facility : i.device().is())
                 devices.computeIfAbsent(facility, k -> new ArrayList<>()).add(i.id());
@@ -29,7 +39,7 @@ public final class Facilities {
 
     /** The function in terms of the devices of this installation. */
     public CarFunction bind(CarFunction function) {
-        if (devices.isEmpty()) return function;
+        if (devices.isEmpty() && absentButtons.isEmpty()) return function;
         List<CarFunction.Scene> scenes = function.scenario().stream()
                 .map(s -> new CarFunction.Scene(
                         bind(s.set()), s.expects().stream().map(this::bind).toList()))
@@ -47,7 +57,13 @@ public final class Facilities {
             int dot = key.indexOf('.');
             for (String device : of(key.substring(0, dot))) settings.put(device + key.substring(dot), value);
         });
-        return new ScenarioStep(step.words(), step.dimmer(), step.buttons(), step.unplugged(), settings);
+        return new ScenarioStep(
+                step.words(), step.dimmer(), step.buttons().map(this::there), step.unplugged(), settings);
+    }
+
+    /** Pressing where this wheel has no button does nothing. */
+    private Set<String> there(Set<String> buttons) {
+        return buttons.stream().filter(b -> !absentButtons.contains(b)).collect(Collectors.toUnmodifiableSet());
     }
 
     private Expect bind(Expect expect) {

@@ -208,7 +208,7 @@ public final class Outcomes {
             Run run = first.run().installation() == tried
                     ? first.run().having(first.learned())
                     : new Run(tried, first.learned(), assumption);
-            Facilities facilities = new Facilities(tried.instances());
+            Facilities facilities = new Facilities(tried);
             if (sameModes)
                 return new Ready(
                         run,

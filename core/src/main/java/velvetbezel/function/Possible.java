@@ -17,7 +17,7 @@ final class Possible implements Expect.Visitor<Boolean> {
     private final Facilities facilities;
 
     Possible(Installation installation) {
-        facilities = new Facilities(installation.instances());
+        facilities = new Facilities(installation);
         for (Instance i : installation.instances()) {
             i.device().ports().forEach(p -> ports.add(new PortRef(i.id(), p.id())));
             for (Rule rule : i.device().rules())

@@ -26,6 +26,7 @@ import velvetbezel.run.Settled;
 import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Flow;
 import velvetbezel.sheet.Guard;
+import velvetbezel.sheet.KeyPress;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
@@ -303,6 +304,13 @@ final class Why {
         @Override
         public Optional<Break> setting(Guard.Setting guard) {
             String now = picture.setting(device.id(), guard.name()).orElse("nothing");
+            Optional<KeyPress> press = device.device().settings().stream()
+                    .filter(c -> c.name().equals(guard.name()))
+                    .flatMap(c -> c.press().stream())
+                    .findFirst();
+            if (press.isPresent())
+                return says("%s does \"%s\" at %s, and needed is \"%s\"."
+                        .formatted(name, now, press.get().label(), guard.is()));
             return says("%s is set to %s = %s, and needs %s.".formatted(name, guard.name(), now, guard.is()));
         }
 
@@ -590,12 +598,23 @@ final class Why {
                 && e.port().equals(out.id())
                 && e.signal().equals(signal);
         boolean carries = effect instanceof Effect.Carry c && c.out().equals(out.id());
-        if (!emits && !carries) return Optional.empty();
+        if (!emits && !carries || ofAnotherPress(i, rule)) return Optional.empty();
         if (!picture.inForce(new RuleRef(i.id(), rule.id()))) return Optional.of(rule(i, rule));
         PortRef in = effect instanceof Effect.Carry c ? new PortRef(i.id(), c.in()) : null;
         return in != null && picture.arrival(in, signal).isEmpty()
                 ? Optional.of(arrival(in, signal))
                 : Optional.empty();
+    }
+
+    /** What a device is told to do at a button that is not pressed here would never have served. */
+    private boolean ofAnotherPress(Instance i, Rule rule) {
+        return i.device().settings().stream()
+                .filter(c -> rule.when()
+                        .parts()
+                        .anyMatch(g -> g instanceof Guard.Setting s && s.name().equals(c.name())))
+                .flatMap(c -> c.press().stream())
+                .anyMatch(p -> !picture.state().buttons().contains(p.button())
+                        || p.held() != picture.state().buttons().contains(KeyPress.HELD));
     }
 
     // --- supplies

@@ -15,7 +15,7 @@ import velvetbezel.sheet.Rule;
 /**
  * What the rules of a kit propose for settings that nobody decided: of each set-up setting, one at a time, the value under
  * which most of its device's rules have something to do here. No search with proof: two settings that only help together
- * are told by the rules that name both.
+ * are told by the rules that name both. What a button does is chosen, and never proposed.
  */
 public final class ProposedSettings {
     private final Installation installation;
@@ -37,8 +37,9 @@ public final class ProposedSettings {
             if (i.owner() == Instance.Owner.CAR) continue;
             for (Choice c : i.device().settings()) {
                 SettingId id = new SettingId(i.id(), c.name());
-                boolean open =
-                        !inUse.contains(c.name()) && !installation.settings().containsKey(id.key());
+                boolean open = c.press().isEmpty()
+                        && !inUse.contains(c.name())
+                        && !installation.settings().containsKey(id.key());
                 if (!open) continue;
                 String best = all.best(i, c);
                 if (!best.equals(c.start())) proposed.put(id, best);

@@ -51,7 +51,7 @@ final class FunctionReach {
     FunctionReach(SignalNet reach, Set<String> inUse) {
         this.reach = reach;
         this.inUse = inUse;
-        this.facilities = new Facilities(reach.instances.values());
+        this.facilities = new Facilities(reach.instances.values(), Set.of());
     }
 
     /**

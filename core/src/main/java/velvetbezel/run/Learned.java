@@ -11,7 +11,15 @@ public record Learned(Map<String, Map<String, Window>> windows) {
         windows = Map.copyOf(windows);
     }
 
-    Optional<Window> window(String terminal, String button) {
+    public Optional<Window> window(String terminal, String button) {
         return Optional.ofNullable(windows.getOrDefault(terminal, Map.of()).get(button));
+    }
+
+    /** The button for which a voltage at a terminal is taken; empty where it is in no window. */
+    public Optional<String> button(String terminal, double volts) {
+        return windows.getOrDefault(terminal, Map.of()).entrySet().stream()
+                .filter(e -> e.getValue().holds(volts))
+                .map(Map.Entry::getKey)
+                .findFirst();
     }
 }

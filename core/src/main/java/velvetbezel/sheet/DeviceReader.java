@@ -52,6 +52,7 @@ final class DeviceReader {
                 "placements",
                 "conditions",
                 "rules",
+                "map",
                 "first use",
                 "ratings");
         String id = id(node.at("id"));
@@ -77,7 +78,12 @@ final class DeviceReader {
                         List.copyOf(node.at("conditions").fields().keySet())));
         Map<String, Guard> conditions = new LinkedHashMap<>();
         node.at("conditions").fields().forEach((name, guard) -> conditions.put(name, rules.guard(guard)));
-        List<Rule> read = node.at("rules").list().stream().map(rules::rule).toList();
+        List<Rule> read = new ArrayList<>(
+                node.at("rules").list().stream().map(rules::rule).toList());
+        KeyMapReader.Read keys = KeyMapReader.read(
+                node.at("map"), rules, ports.stream().map(Port::id).toList());
+        settings.addAll(keys.settings());
+        read.addAll(keys.rules());
         twice(node.at("rules"), read.stream().map(Rule::id).toList(), "rule");
         List<InnerWire> wires = new ArrayList<>(
                 node.at("wires").list().stream().map(n -> wire(n, known)).toList());
@@ -115,6 +121,7 @@ final class DeviceReader {
         return values;
     }
 
+    /** A list that may grow. */
     private static List<Choice> choices(Node node) {
         List<Choice> choices = new ArrayList<>();
         node.fields().forEach((name, choice) -> {

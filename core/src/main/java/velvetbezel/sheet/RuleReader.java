@@ -14,6 +14,8 @@ final class RuleReader {
     /** A sheet's resistance is never less: 1 mΩ keeps every equation solvable. */
     private static final double LEAST_OHMS = 0.001;
 
+    private static final String GROUND = "gnd";
+
     private final String sheet;
     private final Names names;
 
@@ -74,9 +76,7 @@ final class RuleReader {
     private Guard volts(Node node) {
         node.only("volts", "of", "min", "max", "hold", "learned");
         if (!node.has("min") && !node.has("max") && !node.has("learned")) node.fault("needs min, max or learned.");
-        String of = node.has("of") ? terminal(node.at("of")) : "gnd";
-        if (!names.terminals().contains(of) && of.equals("gnd"))
-            node.fault("compares with \"gnd\", and the device has no terminal of that name; name one with of.");
+        String of = node.has("of") ? terminal(node.at("of")) : ownGround(node);
         return new Guard.Volts(
                 terminal(node.at("volts")),
                 of,
@@ -84,6 +84,18 @@ final class RuleReader {
                 optional(node.at("max")),
                 optional(node.at("hold")),
                 node.at("learned").optionalText());
+    }
+
+    private String ownGround(Node node) {
+        if (!names.terminals().contains(GROUND))
+            node.fault("compares with \"gnd\", and the device has no terminal of that name; name one with of.");
+        return GROUND;
+    }
+
+    /** Within the window that was learned for a button at a terminal, against the device's own ground. */
+    Guard learned(Node at, String button) {
+        return new Guard.Volts(
+                terminal(at), ownGround(at), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(button));
     }
 
     private Optional<Quantity> optional(Node node) {

@@ -1,8 +1,14 @@
 package velvetbezel.sheet;
 
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import velvetbezel.sheet.fit.KitFrame;
 import velvetbezel.sheet.fit.RadioBody;
 import velvetbezel.sheet.fit.Site;
@@ -31,6 +37,7 @@ public sealed interface Sheet {
      * @param radio   the factory radio
      * @param wires   the vehicle's own wires between its devices
      * @param buttons the steering-wheel buttons, in the order in which they are learned
+     * @param wheels  layouts that its wheel may have, by the name of the trait; empty where the sheet draws none
      * @param traits  what tells it from its look-alikes
      * @param space   the opening and the room behind it
      * @param families what is known of the faces of its plugs
@@ -52,6 +59,7 @@ public sealed interface Sheet {
             Device radio,
             List<InnerWire> wires,
             List<String> buttons,
+            Map<String, List<WheelKey>> wheels,
             List<Caution> cautions,
             Map<Trait, String> traits,
             Geometry space,
@@ -63,6 +71,7 @@ public sealed interface Sheet {
             devices = List.copyOf(devices);
             wires = List.copyOf(wires);
             buttons = List.copyOf(buttons);
+            wheels = Collections.unmodifiableMap(new LinkedHashMap<>(wheels));
             cautions = List.copyOf(cautions);
             traits = Map.copyOf(traits);
             families = List.copyOf(families);
@@ -70,6 +79,18 @@ public sealed interface Sheet {
 
         /** The same with other plugs at the radio's place. */
         public Vehicle withCar(Device plugs) {
+            return with(plugs, traits);
+        }
+
+        /** The same of which somebody saw what tells it from its look-alikes. */
+        public Vehicle seen(Map<Trait, String> signs) {
+            Map<Trait, String> all = new EnumMap<>(Trait.class);
+            all.putAll(traits);
+            all.putAll(signs);
+            return with(car, all);
+        }
+
+        private Vehicle with(Device plugs, Map<Trait, String> seen) {
             return new Vehicle(
                     header,
                     make,
@@ -85,12 +106,48 @@ public sealed interface Sheet {
                     radio,
                     wires,
                     buttons,
+                    wheels,
                     cautions,
-                    traits,
+                    seen,
                     space,
                     families,
                     strip,
                     site);
+        }
+
+        /** Layouts of the wheel that this car may have: the one that is known to be its own, else all of its sheet. */
+        public Map<String, List<WheelKey>> possibleWheels() {
+            Optional<String> own = Optional.ofNullable(traits.get(Trait.STEERING_LAYOUT))
+                    .flatMap(seen -> wheels.keySet().stream()
+                            .filter(w -> w.equalsIgnoreCase(seen.strip()))
+                            .findFirst());
+            return own.map(w -> Map.of(w, wheels.get(w))).orElse(wheels);
+        }
+
+        /** Whether nobody knows which of several layouts its wheel has. */
+        public boolean wheelOpen() {
+            return possibleWheels().size() > 1;
+        }
+
+        /** Buttons of its sheet that none of its possible layouts has. */
+        public Set<String> absentButtons() {
+            return wheels.isEmpty() ? Set.of() : without(b -> layoutsWith(b) == 0);
+        }
+
+        /** Buttons that some possible layouts have and others have not. */
+        public Set<String> openButtons() {
+            int all = possibleWheels().size();
+            return without(b -> layoutsWith(b) > 0 && layoutsWith(b) < all);
+        }
+
+        private Set<String> without(Predicate<String> which) {
+            return buttons.stream().filter(which).collect(Collectors.toUnmodifiableSet());
+        }
+
+        private long layoutsWith(String button) {
+            return possibleWheels().values().stream()
+                    .filter(keys -> keys.stream().anyMatch(k -> k.button().equals(button)))
+                    .count();
         }
 
         /** What is known of a plug's face. */

@@ -182,6 +182,7 @@ public final class SheetReader {
                 "radio",
                 "wires",
                 "buttons",
+                "wheel",
                 "cautions",
                 "traits",
                 "geometry",
@@ -225,6 +226,7 @@ public final class SheetReader {
                 radio,
                 wires,
                 node.at("buttons").texts(),
+                WheelKey.layouts(node.at("wheel"), node.at("buttons").texts()),
                 node.at("cautions").list().stream()
                         .map(n -> new Sheet.Caution(
                                 n.only("station", "text", "why")

@@ -101,6 +101,10 @@ class SetUpCasesTest {
                 new Outcomes.Against(factory, Demo.CATALOGUE),
                 new SetUpSearch.Asked(
                         Set.of(), Set.of(), Outcomes.fulfilled(factory, Demo.CATALOGUE), Map.of(), Map.of()));
-        assertEquals(Map.of(new SettingId("ashdyke-plover-module", "vehicle"), "Plover"), plan.values());
+        assertEquals(
+                new Decision.Wanted.Value("Plover"),
+                plan.of(new SettingId("ashdyke-plover-module", "vehicle"))
+                        .orElseThrow()
+                        .wanted());
     }
 }
