@@ -25,7 +25,7 @@ public record ButtonLadder(KeyReader reader, List<Rung> rungs, boolean series, d
     private static final double LEARNED_STEPS = 2.5;
 
     /** Below every reading, and above. */
-    private static final double FAR = 1000;
+    static final double FAR = 1000;
 
     public ButtonLadder {
         rungs = rungs.stream().sorted(Comparator.comparingDouble(Rung::ohms)).toList();

@@ -2,6 +2,7 @@ package velvetbezel.controls;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -11,7 +12,10 @@ import java.util.TreeMap;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.SettingId;
+import velvetbezel.harness.TerminalId;
+import velvetbezel.run.Learned;
 import velvetbezel.run.Window;
+import velvetbezel.sheet.Choice;
 
 /**
  * What is loaded into one device: for which car and radio it is, and every setting.
@@ -22,6 +26,7 @@ import velvetbezel.run.Window;
  * @param vehicle  id of its sheet
  * @param radio    id of its sheet; {@code radioSerial} an empty text where nobody noted it
  * @param settings by name
+ * @param map      command of each press, "next" or "next, held"
  * @param windows  in steps of its converter, low end and high end, by terminal and button
  */
 public record SetUpFile(
@@ -32,12 +37,14 @@ public record SetUpFile(
         String radio,
         String radioSerial,
         SortedMap<String, String> settings,
+        SortedMap<String, String> map,
         SortedMap<String, SortedMap<String, List<Integer>>> windows) {
     /** What serials look like: letters, digits and hyphens. */
     public static final String SERIAL = "[A-Z0-9]{1,6}(-[A-Z0-9]{1,8}){0,3}";
 
     public SetUpFile {
         settings = Collections.unmodifiableSortedMap(new TreeMap<>(settings));
+        map = Collections.unmodifiableSortedMap(new TreeMap<>(map));
         windows = Collections.unmodifiableSortedMap(new TreeMap<>(windows));
     }
 
@@ -46,6 +53,8 @@ public record SetUpFile(
         /** For which car, radio or device it is. */
         WHOSE,
         SETTING,
+        /** What a button does. */
+        PRESS,
         WINDOWS
     }
 
@@ -61,9 +70,13 @@ public record SetUpFile(
             String serial,
             String radioSerial) {
         SortedMap<String, String> settings = new TreeMap<>();
-        for (Map.Entry<SettingId, String> e : plan.values().entrySet())
-            if (e.getKey().instance().equals(device.id()))
-                settings.put(e.getKey().setting(), e.getValue());
+        SortedMap<String, String> map = new TreeMap<>();
+        Map<SettingId, String> decided = plan.values();
+        for (Choice c : device.device().settings()) {
+            String value = decided.get(new SettingId(device.id(), c.name()));
+            if (value != null)
+                c.press().ifPresentOrElse(p -> map.put(p.label(), value), () -> settings.put(c.name(), value));
+        }
         SortedMap<String, SortedMap<String, List<Integer>>> windows = new TreeMap<>();
         for (KeyInput k : keys)
             if (k.reader().at().instance().equals(device.id()))
@@ -76,6 +89,7 @@ public record SetUpFile(
                 installation.recipe().radio().map(r -> r.id()).orElse(""),
                 radioSerial,
                 settings,
+                map,
                 windows);
     }
 
@@ -104,17 +118,47 @@ public record SetUpFile(
         differ(differences, Differs.WHOSE, "vehicle", vehicle, now.vehicle);
         differ(differences, Differs.WHOSE, "radio", radio, now.radio);
         differ(differences, Differs.WHOSE, "radio serial", radioSerial, now.radioSerial);
-        SortedMap<String, String> all = new TreeMap<>(settings);
-        all.putAll(now.settings);
-        all.keySet()
-                .forEach(s -> differ(
-                        differences,
-                        Differs.SETTING,
-                        s,
-                        settings.getOrDefault(s, ""),
-                        now.settings.getOrDefault(s, "")));
+        differ(differences, Differs.SETTING, settings, now.settings);
+        differ(differences, Differs.PRESS, map, now.map);
         if (!windows.equals(now.windows)) differences.add(new Difference(Differs.WINDOWS, "", "", ""));
         return differences;
+    }
+
+    private static void differ(
+            List<Difference> into, Differs in, SortedMap<String, String> then, SortedMap<String, String> now) {
+        SortedMap<String, String> all = new TreeMap<>(then);
+        all.putAll(now);
+        all.keySet().forEach(s -> differ(into, in, s, then.getOrDefault(s, ""), now.getOrDefault(s, "")));
+    }
+
+    /** The device as this file sets it. */
+    public Map<SettingId, String> values(Instance instance) {
+        Map<SettingId, String> values = new TreeMap<>();
+        for (Choice c : instance.device().settings()) {
+            String value = c.press().map(p -> map.get(p.label())).orElseGet(() -> settings.get(c.name()));
+            if (value != null) values.put(new SettingId(instance.id(), c.name()), value);
+        }
+        return values;
+    }
+
+    /** What the device knows of the buttons by this file; the ends of the converter stand for all beyond them. */
+    public Learned learned(Instance instance, List<KeyInput> keys) {
+        Map<String, Map<String, Window>> learned = new HashMap<>();
+        for (KeyInput k : keys) {
+            TerminalId at = k.reader().at();
+            if (!at.instance().equals(instance.id())) continue;
+            Map<String, Window> of = new HashMap<>();
+            windows.getOrDefault(at.name(), new TreeMap<>())
+                    .forEach((button, ends) -> of.put(button, window(k.reader(), ends)));
+            learned.put(instance.id() + "." + at.name(), of);
+        }
+        return new Learned(learned);
+    }
+
+    private static Window window(KeyReader reader, List<Integer> ends) {
+        return new Window(
+                ends.get(0) == 0 ? -ButtonLadder.FAR : ends.get(0) * reader.step(),
+                ends.get(1) >= reader.steps() - 1 ? ButtonLadder.FAR : ends.get(1) * reader.step());
     }
 
     private static void differ(List<Difference> into, Differs in, String what, String then, String now) {

@@ -36,6 +36,11 @@ public sealed interface Entry<V> {
     /** The car itself, or what is bought for it, is another with it: kits have to be worked out anew. */
     sealed interface Rebuilds extends Rewires {}
 
+    /** Speaks of one setting of a device. */
+    interface OfSetting {
+        SettingId setting();
+    }
+
     /** It speaks of a function of the catalogue. */
     sealed interface OfFunction {
         FunctionId function();
@@ -102,7 +107,7 @@ public sealed interface Entry<V> {
     /** Front or rear of a pair. */
     record PartSlotted(String sheet) implements Entry<String>, Rewires {}
 
-    record SettingChoice(SettingId setting) implements Entry<String>, Rewires {}
+    record SettingChoice(SettingId setting) implements Entry<String>, Rewires, OfSetting {}
 
     /** What serves where nothing gives what is wanted; empty: it is not fed. */
     record SubstituteChoice(LeadRole wanted) implements Entry<Optional<LeadRole>>, Rewires {}
@@ -128,13 +133,13 @@ public sealed interface Entry<V> {
     record LeadMoved(TerminalId lead) implements Entry<Optional<LeadRole>>, Rewires {}
 
     /** It is set as decided, and how that was seen. */
-    record SettingMade(SettingId setting) implements Entry<Evidence> {}
+    record SettingMade(SettingId setting) implements Entry<Evidence>, OfSetting {}
 
     /** The value that a device was found at. */
-    record SettingFound(SettingId setting) implements Entry<String> {}
+    record SettingFound(SettingId setting) implements Entry<String>, OfSetting {}
 
     /** It was set, and what it is to be has changed since: what it was set to. */
-    record SettingRevoked(SettingId setting) implements Entry<String> {}
+    record SettingRevoked(SettingId setting) implements Entry<String>, OfSetting {}
 
     /** Of a device that is set up by computer. @param instance its id in the installation */
     record InterfaceSerial(String instance) implements Entry<String> {}

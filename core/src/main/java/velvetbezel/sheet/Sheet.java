@@ -82,11 +82,13 @@ public sealed interface Sheet {
             return with(plugs, traits);
         }
 
-        /** The same of which somebody saw what tells it from its look-alikes. */
-        public Vehicle seen(Map<Trait, String> signs) {
+        /** The same with the layout of its wheel that somebody saw, where its sheet leaves that open and knows it. */
+        public Vehicle withLayout(Map<Trait, String> seen) {
+            String layout = seen.get(Trait.STEERING_LAYOUT);
+            if (layout == null || traits.containsKey(Trait.STEERING_LAYOUT) || !wheels.containsKey(layout)) return this;
             Map<Trait, String> all = new EnumMap<>(Trait.class);
             all.putAll(traits);
-            all.putAll(signs);
+            all.put(Trait.STEERING_LAYOUT, layout);
             return with(car, all);
         }
 

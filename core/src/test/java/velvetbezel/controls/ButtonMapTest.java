@@ -209,7 +209,7 @@ class ButtonMapTest {
 
     private static Sheet.Vehicle wheel(String layout) {
         Sheet.Vehicle car = Demo.vehicle("meridale-plover-2014-amplified");
-        return layout.isEmpty() ? car : car.seen(Map.of(Trait.STEERING_LAYOUT, layout));
+        return layout.isEmpty() ? car : car.withLayout(Map.of(Trait.STEERING_LAYOUT, layout));
     }
 
     @Test

@@ -53,6 +53,7 @@ public final class SetUpFiles {
                         ? Map.of("model", file.radio())
                         : Map.of("model", file.radio(), "serial", file.radioSerial()));
         tree.put("settings", file.settings());
+        tree.put("map", file.map());
         tree.put("windows", file.windows());
         return tree;
     }
@@ -97,11 +98,9 @@ public final class SetUpFiles {
     }
 
     private static SetUpFile file(Node node) {
-        node.only("format", "version", "for", "vehicle", "radio", "settings", "windows", "digest");
+        node.only("format", "version", "for", "vehicle", "radio", "settings", "map", "windows", "digest");
         Node device = node.at("for").only("device", "revision", "serial");
         Node radio = node.at("radio").only("model", "serial");
-        SortedMap<String, String> settings = new TreeMap<>();
-        node.at("settings").fields().forEach((name, value) -> settings.put(name, value.text()));
         SortedMap<String, SortedMap<String, List<Integer>>> windows = new TreeMap<>();
         node.at("windows").fields().forEach((terminal, buttons) -> {
             SortedMap<String, List<Integer>> of = new TreeMap<>();
@@ -120,8 +119,15 @@ public final class SetUpFiles {
                 node.at("vehicle").text(),
                 radio.at("model").text(),
                 radio.at("serial").optionalText().orElse(""),
-                settings,
+                texts(node.at("settings")),
+                texts(node.at("map")),
                 windows);
+    }
+
+    private static SortedMap<String, String> texts(Node node) {
+        SortedMap<String, String> texts = new TreeMap<>();
+        node.fields().forEach((name, value) -> texts.put(name, value.text()));
+        return texts;
     }
 
     @SuppressWarnings("unchecked")

@@ -32,6 +32,7 @@ class SetUpFilesTest {
                 "ondel-47",
                 "",
                 new TreeMap<>(Map.of("vehicle", value, "amplifier", "on")),
+                new TreeMap<>(Map.of("next", "next", "next, held", "mute")),
                 new TreeMap<>(Map.of("key1", new TreeMap<>(Map.of("next", List.of(247, 402))))));
     }
 

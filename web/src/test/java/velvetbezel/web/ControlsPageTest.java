@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.util.Arrays;
@@ -223,6 +224,90 @@ class ControlsPageTest extends InBrowser {
                 .containsText("layout of the steering-wheel buttons of this car decides it");
     }
 
+    private static Locator told(Page page, String press) {
+        return page.getByLabel(press, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private static void press(Page page, String button) {
+        page.locator(".wheel-drawing")
+                .first()
+                .getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText(button))
+                .first()
+                .click();
+    }
+
+    /** The drawn wheel is pressed, and what comes of it is run through the kit. */
+    @Test
+    void longPressThatIsAddedIsTriedOnTheDrawnWheelAndStandsOnTheCard() throws IOException {
+        Page page = controls(AMPLIFIED);
+        saved(page, () -> told(page, "voice, held").selectOption("mute"));
+        assertThat(page.locator("h1")).hasText("Not yet: 2 things before power");
+        assertThat(page.locator(".settings")).containsText("voice, held: mute");
+        press(page, "voice");
+        assertThat(page.locator(".tried")).containsText("Press “voice”: Ondel 47 does “voice”");
+        page.getByText("Hold it instead").click();
+        assertThat(page.locator(".tried")).containsText("Hold “voice”: Ondel 47 does “mute”");
+        assertThat(page.locator(".tried")).containsText("Ashdyke data module sends the command “mute”.");
+        assertThat(page.locator(".tried")).containsText("nothing is loaded into a stand-in of this job");
+        try (PDDocument card = Loader.loadPDF(pdf(page, "card"))) {
+            assertTrue(new PDFTextStripper().getText(card).contains("Voice voice mute"));
+        }
+    }
+
+    @Test
+    void buttonToldOtherwiseIsSaidWithWhatItCosts() {
+        Page page = controls(AMPLIFIED, "wish/button next", "must stay");
+        assertThat(told(page, "next, pressed").locator("option").first()).hasText("by wish: next");
+        saved(page, () -> told(page, "next, pressed").selectOption("mute"));
+        assertThat(page.locator(".answer")).containsText("As delivered these would work, and as decided they do not");
+        assertThat(page.locator(".map .rests"))
+                .containsText("Wished for, and no press gives it: Steering button: next.");
+        assertThat(page.locator(".map .rests")).containsText("Ondel 47 knows these, and no press gives them: next");
+        assertThat(page.locator(".map")).containsText("volume up, fixed: the module keeps the volume");
+    }
+
+    /** Two candidates, and nobody has looked: both are drawn, and their difference is open until one is chosen. */
+    @Test
+    void wheelOfTwoLayoutsIsDrawnTwiceUntilSomebodyLooks() {
+        Page page = controls(Map.of(
+                "vehicle",
+                "meridale-plover-2014-amplified",
+                "radio",
+                "ondel-47",
+                "parts",
+                "ashdyke-plover-2014-module"));
+        assertThat(page.locator("h1")).hasText("Look at the car: layout of the steering-wheel buttons");
+        assertThat(page.locator(".wheel-drawing")).hasCount(2);
+        assertThat(page.locator(".questions")).containsText("Which buttons this wheel has hangs on it");
+        saved(page, () -> page.getByText("It has this one").first().click());
+        assertThat(page.locator(".wheel-drawing")).hasCount(1);
+        assertThat(page.locator(".wheel figcaption")).containsText("Layout: four keys left");
+        assertThat(page.locator(".wheel-drawing a")).hasCount(7);
+    }
+
+    /** Try-out asks a ladder as well: what is measured, and in whose window it lies. */
+    @Test
+    void pressOnALadderTellsVoltsAndWindow() {
+        Page page = controls(MINIBUS);
+        press(page, "next");
+        assertThat(page.locator(".tried"))
+                .containsText(Pattern.compile("Pebblefen P2 measures \\d\\.\\d\\d V and takes it for “next”"));
+    }
+
+    @Test
+    void whatIsLoadedAndDecidedOtherwiseSinceIsSaid() {
+        Page page = withSerial();
+        loaded(page);
+        page.reload();
+        press(page, "next");
+        assertThat(page.locator(".tried")).containsText("Run with what was read back from the stand-in");
+        saved(page, () -> told(page, "next, pressed").selectOption("mute"));
+        assertThat(page.locator("h1")).hasText("Loaded, another than decided: load Ashdyke data module again");
+        page.navigate(page.url().replaceAll("[?#].*", "") + "?press=next");
+        assertThat(page.locator(".tried")).containsText("Ondel 47 does “next”");
+    }
+
     private Page withSerial() {
         return controls(AMPLIFIED, "interface serial/ashdyke-plover-module", "AD-20417");
     }
@@ -290,6 +375,7 @@ class ControlsPageTest extends InBrowser {
                         ours.radio(),
                         "",
                         new TreeMap<>(Map.of("vehicle", "none")),
+                        ours.map(),
                         new TreeMap<>())));
         assertThat(page.locator(".interface .rests"))
                 .containsText("It is for another: vehicle meridale-plover-2019-plain");

@@ -51,6 +51,7 @@ class SchemaTest {
                         "a radio",
                         "",
                         new TreeMap<>(Map.of("vehicle", "Plover")),
+                        new TreeMap<>(Map.of("next, held", "mute")),
                         new TreeMap<>(Map.of("key1", new TreeMap<>(Map.of("next", List.of(247, 402))))))),
                 StandardCharsets.UTF_8);
         assertEquals(List.of(), faults(SET_UP, file));

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.function.CarFunction;
@@ -141,7 +142,8 @@ public record ArriveView(
         return Arrays.stream(Trait.values())
                 .filter(t -> sheets.size() > 1
                                 && sheets.stream().anyMatch(s -> s.traits().containsKey(t))
-                        || !forSettings(open, t).isEmpty())
+                        || !forSettings(open, t).isEmpty()
+                        || !wheels(open, t).isEmpty())
                 .map(t -> new Read(
                         key(new Entry.TraitSeen(t)),
                         Ids.of(new Entry.TraitSeen(t)),
@@ -152,7 +154,7 @@ public record ArriveView(
                                 : Stream.concat(
                                                 sheets.stream()
                                                         .map(s -> s.traits().get(t)),
-                                                forSettings(open, t).stream())
+                                                Stream.concat(forSettings(open, t).stream(), wheels(open, t).stream()))
                                         .filter(Objects::nonNull)
                                         .distinct()
                                         .sorted()
@@ -168,6 +170,14 @@ public record ArriveView(
                 .filter(d -> d.how().fact().equals(Optional.of(trait)))
                 .flatMap(d -> d.values().stream())
                 .toList();
+    }
+
+    /** Layouts that the wheel may have, where the sheet leaves it open. */
+    private static Set<String> wheels(OpenJob open, Trait trait) {
+        return open.vehicle()
+                .filter(v -> trait == Trait.STEERING_LAYOUT && v.wheels().size() > 1)
+                .map(v -> v.wheels().keySet())
+                .orElse(Set.of());
     }
 
     private static List<Built> built(OpenJob open) {

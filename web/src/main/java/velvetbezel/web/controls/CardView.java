@@ -2,9 +2,12 @@ package velvetbezel.web.controls;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import velvetbezel.controls.KeyAction;
+import velvetbezel.sheet.KeyPress;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.shell.Say;
@@ -22,11 +25,7 @@ record CardView(String car, String radio, String foot, List<List<Row>> sides) {
     record Row(String button, String press, String hold) {}
 
     static CardView of(OpenJob open, LocalDate day) {
-        List<Row> rows = KeyAction.of(
-                        open.catalogue(), open.design().orElseThrow().kinds())
-                .stream()
-                .map(a -> new Row(Words.sentence(a.button()), words(a.press(), a.button()), words(a.hold(), "")))
-                .toList();
+        List<Row> rows = rows(open);
         List<List<Row>> sides = new ArrayList<>();
         for (int i = 0; i < rows.size(); i += ROWS) sides.add(rows.subList(i, Math.min(rows.size(), i + ROWS)));
         if (sides.isEmpty()) sides.add(List.of());
@@ -36,6 +35,26 @@ record CardView(String car, String radio, String foot, List<List<Row>> sides) {
                 open.radioName(),
                 Say.it("card.foot", String.valueOf(open.job().number()), day.toString()),
                 sides);
+    }
+
+    /** As devices are told, where they can be; else as the catalogue's functions come out. */
+    private static List<Row> rows(OpenJob open) {
+        Map<String, Row> rows = new LinkedHashMap<>();
+        for (MapView map : MapView.of(open))
+            for (MapView.Row r : map.rows())
+                rows.put(r.button(), new Row(Words.sentence(r.button()), told(r.press()), told(r.hold())));
+        for (KeyAction a :
+                KeyAction.of(open.catalogue(), open.design().orElseThrow().kinds()))
+            rows.putIfAbsent(
+                    a.button(), new Row(Words.sentence(a.button()), words(a.press(), a.button()), words(a.hold(), "")));
+        return List.copyOf(rows.values());
+    }
+
+    private static String told(Optional<MapView.Cell> cell) {
+        return cell.map(c -> !c.heard() || c.command().equals(KeyPress.NOTHING)
+                        ? Say.it("card.DEAD")
+                        : c.command().endsWith(", " + KeyPress.HELD) ? Say.it("card.long") : c.command())
+                .orElse("\u2013");
     }
 
     private static String words(Optional<KeyAction.Does> does, String button) {

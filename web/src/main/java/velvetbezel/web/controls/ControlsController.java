@@ -39,8 +39,13 @@ class ControlsController {
     }
 
     @GetMapping("/jobs/{number}/controls")
-    String page(OpenJob open, Frame.Trouble trouble, Model model) {
-        model.addAttribute("view", ControlsView.of(open, standIns, trouble));
+    String page(
+            OpenJob open,
+            Frame.Trouble trouble,
+            @RequestParam(defaultValue = "") String press,
+            @RequestParam(defaultValue = "false") boolean held,
+            Model model) {
+        model.addAttribute("view", ControlsView.of(open, standIns, trouble, new WheelView.Asked(press, held)));
         return "controls/controls";
     }
 
@@ -84,7 +89,10 @@ class ControlsController {
                     .map(f -> Say.it("file.refused", f.field(), f.message()))
                     .toList();
         }
-        model.addAttribute("view", ControlsView.of(open, standIns, trouble).compared(device, said));
+        model.addAttribute(
+                "view",
+                ControlsView.of(open, standIns, trouble, WheelView.Asked.NOTHING)
+                        .compared(device, said));
         return "controls/controls";
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import velvetbezel.controls.Decision;
@@ -11,6 +12,7 @@ import velvetbezel.controls.SetUpPlan;
 import velvetbezel.function.FunctionId;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.HowSet;
+import velvetbezel.sheet.Trait;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.SetUpView;
@@ -25,6 +27,7 @@ import velvetbezel.web.shell.Words;
  * @param lines  what has to be set, in the order of time
  * @param stays  settings that stay as delivered
  * @param notes  what a person should know of the answer itself
+ * @param wheel  its buttons as they look; {@code maps} what devices are told to do at them
  * @param interfaces what is set up by computer
  * @param compared  what a file turned out to be, by the device it was held against
  * @param paper  whether there is a kit to print a card and a guide of
@@ -36,13 +39,15 @@ public record ControlsView(
         List<SetUpView.Line> lines,
         List<String> stays,
         List<String> notes,
+        Optional<WheelView> wheel,
+        List<MapView> maps,
         List<LadderView> ladders,
         List<InterfaceView> interfaces,
         Map<String, List<String>> compared,
         boolean paper) {
     private static final int SAID = 4;
 
-    static ControlsView of(OpenJob open, StandIns standIns, Frame.Trouble trouble) {
+    static ControlsView of(OpenJob open, StandIns standIns, Frame.Trouble trouble, WheelView.Asked asked) {
         Frame frame = Frame.of(open, Station.CONTROLS, trouble);
         if (open.design().isEmpty())
             return new ControlsView(
@@ -52,21 +57,26 @@ public record ControlsView(
                     List.of(),
                     List.of(),
                     List.of(),
+                    Optional.empty(),
+                    List.of(),
                     List.of(),
                     List.of(),
                     Map.of(),
                     false);
         List<SetUpView.Line> lines = SetUpView.of(open);
         List<LadderView> ladders = LadderView.of(open);
+        List<InterfaceView> interfaces = InterfaceView.of(open, standIns);
         return new ControlsView(
                 frame,
-                heading(open, lines),
+                heading(open, lines, interfaces),
                 second(open, lines, ladders),
                 lines,
                 SetUpView.asDelivered(open),
                 notes(open),
+                Optional.of(WheelView.of(open, standIns, asked)).filter(w -> !w.empty()),
+                MapView.of(open),
                 ladders,
-                InterfaceView.of(open, standIns),
+                interfaces,
                 Map.of(),
                 true);
     }
@@ -74,10 +84,21 @@ public record ControlsView(
     /** The same page with what a file turned out to be. */
     ControlsView compared(String device, List<String> said) {
         return new ControlsView(
-                frame, heading, second, lines, stays, notes, ladders, interfaces, Map.of(device, said), paper);
+                frame,
+                heading,
+                second,
+                lines,
+                stays,
+                notes,
+                wheel,
+                maps,
+                ladders,
+                interfaces,
+                Map.of(device, said),
+                paper);
     }
 
-    private static String heading(OpenJob open, List<SetUpView.Line> lines) {
+    private static String heading(OpenJob open, List<SetUpView.Line> lines, List<InterfaceView> interfaces) {
         boolean power = open.has(new Entry.FirstPower());
         List<SetUpView.Line> before =
                 lines.stream().filter(l -> l.beforePower() && !l.set()).toList();
@@ -85,6 +106,8 @@ public record ControlsView(
             if (!l.found().isEmpty() && l.wrong() && !l.set()) return Say.it("controls.differs", l.words());
         if (power && !before.isEmpty())
             return Say.it("controls.late", before.get(0).words());
+        if (open.vehicle().orElseThrow().wheelOpen())
+            return Say.it("controls.look", Words.small(Trait.STEERING_LAYOUT.text()));
         for (Decision d : open.design().orElseThrow().setUp().decisions()) {
             String old = open.text(new Entry.SettingRevoked(d.id()));
             if (!old.isEmpty() && !open.has(new Entry.SettingMade(d.id())))
@@ -94,6 +117,7 @@ public record ControlsView(
                         "controls.look",
                         Words.small(((Decision.Wanted.Open) d.wanted()).fact().text()));
         }
+        for (InterfaceView i : interfaces) if (i.stale()) return Say.it("controls.loaded.other", i.device());
         if (!before.isEmpty()) return Say.it("controls.not.yet", before.size());
         if (lines.isEmpty()) return Say.it("controls.nothing");
         if (lines.stream().allMatch(SetUpView.Line::set)) return Say.it("controls.all");

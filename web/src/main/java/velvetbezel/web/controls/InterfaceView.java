@@ -18,6 +18,7 @@ import velvetbezel.web.job.OpenJob;
  *
  * @param load   what was last loaded into its stand-in, or is on its way
  * @param digest the first signs of the file's; empty while there is no serial
+ * @param stale  whether another set-up is in force in its stand-in than is decided
  */
 record InterfaceView(
         String id,
@@ -26,6 +27,7 @@ record InterfaceView(
         String field,
         String serial,
         String digest,
+        boolean stale,
         Optional<LoadView> load) {
     private static final int SIGNS = 8;
 
@@ -40,6 +42,7 @@ record InterfaceView(
                             JobCodec.key(entry),
                             open.text(entry),
                             file(open, i.id()).map(InterfaceView::digest).orElse(""),
+                            stale(open, standIns, i.id()),
                             standIns.at(open.job().number(), i.id()).map(LoadView::of));
                 })
                 .toList();
@@ -65,6 +68,11 @@ record InterfaceView(
                         design.keys(),
                         s,
                         open.text(new Entry.SerialNoted()))));
+    }
+
+    private static boolean stale(OpenJob open, StandIns standIns, String device) {
+        Optional<SetUpFile> loaded = standIns.inForce(open.job().number(), device);
+        return loaded.isPresent() && !loaded.equals(file(open, device));
     }
 
     private static String digest(SetUpFile file) {

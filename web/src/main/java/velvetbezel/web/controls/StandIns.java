@@ -34,6 +34,9 @@ class StandIns implements DisposableBean {
 
     private final Map<String, Running> running = new ConcurrentHashMap<>();
     private final Map<String, Loading> loads = new ConcurrentHashMap<>();
+    /** What was read back and is in force. */
+    private final Map<String, byte[]> inForce = new ConcurrentHashMap<>();
+
     private final ExecutorService senders = Executors.newCachedThreadPool(r -> {
         Thread t = new Thread(r, "set-up");
         t.setDaemon(true);
@@ -71,6 +74,17 @@ class StandIns implements DisposableBean {
         return Optional.ofNullable(loads.get(key(job, device))).map(Loading::at);
     }
 
+    /** What a device's stand-in was last read back as; empty where nothing was loaded, or nobody knows. */
+    Optional<SetUpFile> inForce(int job, String device) {
+        return Optional.ofNullable(inForce.get(key(job, device))).map(SetUpFiles::read);
+    }
+
+    private void follow(String key, Loading loading, byte[] image, Transfer at) {
+        if (at instanceof Transfer.InForce) inForce.put(key, image);
+        if (at instanceof Transfer.Doubtful) inForce.remove(key);
+        loading.at = at;
+    }
+
     /** Begins a load; one that is on its way goes on. */
     void load(int job, String device, SetUpFile file, Which which, Faults faults) {
         byte[] image = SetUpFiles.write(file);
@@ -79,7 +93,13 @@ class StandIns implements DisposableBean {
         Loading now = loads.compute(key(job, device), (k, old) -> old != null && !old.at.ended() ? old : mine);
         if (now == mine)
             senders.submit(() -> Load.into(
-                    port, image, file.serial(), file.revision(), faults, t -> mine.at = t, mine.cancelled::get));
+                    port,
+                    image,
+                    file.serial(),
+                    file.revision(),
+                    faults,
+                    t -> follow(key(job, device), mine, image, t),
+                    mine.cancelled::get));
     }
 
     void cancel(int job, String device) {

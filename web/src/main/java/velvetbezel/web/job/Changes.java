@@ -99,7 +99,7 @@ public class Changes {
 
     /** As above, with changes that nobody typed. */
     public void change(OpenJob before, Sender by, long seen, List<? extends Change<?>> made) {
-        Optional<Change<?>> rewires = first(made);
+        Optional<Change<?>> rewires = first(made).or(() -> decides(before, made));
         OpenJob after = rewires.isPresent() ? after(before, made, rewires.get()) : before;
         String what = new Phrases(after).changes(made);
         List<Change<?>> all = new ArrayList<>(made);
@@ -120,6 +120,15 @@ public class Changes {
     private static Optional<Change<?>> first(List<? extends Change<?>> made) {
         return made.stream()
                 .filter(c -> c.entry() instanceof Entry.Rewires)
+                .findFirst()
+                .map(c -> c);
+    }
+
+    /** What the settings of a kit are to be hangs on wishes and on what tells look-alike cars apart. */
+    private static Optional<Change<?>> decides(OpenJob before, List<? extends Change<?>> made) {
+        if (before.design().isEmpty()) return Optional.empty();
+        return made.stream()
+                .filter(c -> c.entry() instanceof Entry.WishMade || c.entry() instanceof Entry.TraitSeen)
                 .findFirst()
                 .map(c -> c);
     }

@@ -31,8 +31,10 @@ import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
 import velvetbezel.match.KitDecisions;
 import velvetbezel.sheet.AsBuilt;
+import velvetbezel.sheet.Choice;
 import velvetbezel.sheet.Doubt;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.KeyPress;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.SheetReader;
 import velvetbezel.sheet.SheetTree;
@@ -120,20 +122,18 @@ public class JobOpener {
         boolean kit = job.state().has(new Entry.RadioChosen());
         job.state()
                 .entries()
-                .filter(e -> e instanceof Entry.Rewires || kit && decidesSettings(e))
+                .filter(e -> e instanceof Entry.Rewires
+                        || e instanceof Entry.TraitSeen
+                        || kit && e instanceof Entry.WishMade)
                 .forEach(e ->
                         key.append('\n').append(JobCodec.key(e)).append('=').append(JobCodec.text(job.state(), e)));
         return key.toString();
     }
 
-    /** What the settings of a kit are to be hangs on wishes and on what tells look-alike cars apart. */
-    private static boolean decidesSettings(Entry<?> entry) {
-        return entry instanceof Entry.WishMade || entry instanceof Entry.TraitSeen;
-    }
-
     private Optional<Computed> compute(Job job, Map<String, String> own, Catalogue catalogue) {
         return job.state().get(new Entry.VehicleChosen()).map(id -> {
-            Sheet.Vehicle sheet = (Sheet.Vehicle) settled(job, document(own, id));
+            Sheet.Vehicle sheet = ((Sheet.Vehicle) settled(job, document(own, id)))
+                    .withLayout(job.state().traits());
             Installation factory = Builder.factory(sheet);
             Outcomes.Against against = new Outcomes.Against(factory, catalogue);
             Sheet.Vehicle vehicle =
@@ -208,14 +208,19 @@ public class JobOpener {
             built.instance(e.getKey().instance()).stream()
                     .flatMap(i -> i.device().settings().stream())
                     .filter(c ->
-                            c.name().equals(e.getKey().setting()) && !c.values().contains(e.getValue()))
+                            c.name().equals(e.getKey().setting()) && !allowed(c).contains(e.getValue()))
                     .findFirst()
                     .ifPresent(c -> {
                         throw new InvalidInput(
                                 JobCodec.key(new Entry.SettingChoice(e.getKey())),
-                                "cannot be \"%s\"; one of %s.".formatted(e.getValue(), String.join(", ", c.values())));
+                                "cannot be \"%s\"; one of %s.".formatted(e.getValue(), String.join(", ", allowed(c))));
                     });
         return placed(built, job);
+    }
+
+    private static List<String> allowed(Choice c) {
+        boolean fixed = c.press().flatMap(KeyPress::fixed).isPresent();
+        return fixed ? List.of(c.start()) : c.values();
     }
 
     /** With devices where a person put them. */

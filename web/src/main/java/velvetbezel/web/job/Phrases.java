@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.harness.Recipe;
+import velvetbezel.harness.SettingId;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Sheet;
@@ -99,6 +100,7 @@ public final class Phrases {
         if (entry instanceof Entry.PositionAltered e)
             return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
+        if (entry instanceof Entry.OfSetting e) return WORDS.get(entry.getClass()) + setting(e.setting());
         if (entry instanceof Entry.PhotoTaken) return "Photo";
         if (entry instanceof Entry.FirstPower) return "First power";
         if (entry instanceof Entry.HolesTaken) return "Holes of the brackets";
@@ -113,6 +115,13 @@ public final class Phrases {
         if (entry instanceof Entry.FactSettled e)
             return "Settled on this car, " + place(e.fact().path());
         return WORDS.containsKey(entry.getClass()) ? WORDS.get(entry.getClass()) + rest : Words.sentence(rest);
+    }
+
+    private String setting(SettingId id) {
+        return open.design()
+                .flatMap(d -> d.installation().instance(id.instance()))
+                .map(i -> "%s of %s".formatted(id.setting(), i.device().name()))
+                .orElse(id.key());
     }
 
     /** A path of a sheet as people say it: "position A8, colour". */

@@ -373,11 +373,12 @@ public final class Questions {
                 "On it rests: " + functions + ".",
                 Optional.empty(),
                 Optional.empty())));
+        boolean wheel = design.installation().recipe().vehicle().wheelOpen();
         for (Trait look : design.setUp().looks())
             found.add(Question.go(
                     Mark.OPEN,
                     Say.it("controls.look", Words.small(look.text())),
-                    Say.it("question.look"),
+                    Say.it(wheel && look == Trait.STEERING_LAYOUT ? "question.look.wheel" : "question.look"),
                     Say.it("question.look.go"),
                     open.path(Station.ARRIVE) + "#" + Ids.of(new Entry.TraitSeen(look))));
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import velvetbezel.controls.Decision;
+import velvetbezel.controls.SetUpPlan;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
@@ -81,7 +82,8 @@ public final class SetUpView {
     public static List<String> asDelivered(OpenJob open) {
         return open.design().stream()
                 .flatMap(d -> d.setUp().decisions().stream()
-                        .filter(s -> s.asDelivered() && !open.has(new Entry.SettingChoice(s.id())))
+                        .filter(s -> s.asDelivered() && !s.id().setting().equals(SetUpPlan.BUTTON_MAP))
+                        .filter(s -> !open.has(new Entry.SettingChoice(s.id())))
                         .map(s -> Say.it(
                                 s.wanted() instanceof Decision.Wanted.Either ? "set.either" : "set.stays",
                                 s.id().setting(),
@@ -132,8 +134,9 @@ public final class SetUpView {
                                 d.value().orElse(Say.it("set.nothing")))
                         : !set && before && power ? Say.it("set.late") : "";
         Entry.SettingChoice choice = new Entry.SettingChoice(d.id());
+        boolean buttons = d.id().setting().equals(SetUpPlan.BUTTON_MAP);
         return new Line(
-                key(choice),
+                buttons ? "" : key(choice),
                 Ids.of(choice),
                 device(open.design().orElseThrow().installation(), d.id()),
                 d.id().setting(),
@@ -145,13 +148,13 @@ public final class SetUpView {
                 why(open, d),
                 functions(open, d.lostWhileUnset()).isEmpty()
                         ? Say.it(
-                                d.open() ? "set.open.functions" : "set.no.function",
+                                d.open() ? "set.open.functions" : buttons ? "set.map.unset" : "set.no.function",
                                 functions(open, open.design().get().setUp().openFunctions()))
                         : Say.it("set.lost", functions(open, d.lostWhileUnset())),
                 key(new Entry.SettingMade(d.id())),
-                Say.it(d.how().tape() ? "set.tick.tape" : "set.tick"),
+                Say.it(buttons ? "set.tick.load" : d.how().tape() ? "set.tick.tape" : "set.tick"),
                 d.how().tape(),
-                key(new Entry.SettingFound(d.id())),
+                buttons ? "" : key(new Entry.SettingFound(d.id())),
                 found,
                 standing,
                 set && !differs,
@@ -164,6 +167,8 @@ public final class SetUpView {
             return by + Say.it("set.ask", o.fact().text().toLowerCase(Locale.ROOT), Words.list(o.candidates()));
         if (d.ground() instanceof Decision.Ground.FromFact f)
             return by + Say.it("set.from.fact", f.fact().text().toLowerCase(Locale.ROOT), f.value());
+        if (d.ground() instanceof Decision.Ground.FromWish w)
+            return by + Say.it("set.from.wish", functions(open, w.wished()));
         if (d.ground() instanceof Decision.Ground.FromPerson) return by + Say.it("set.from.person");
         // what is lost without it is said beside it
         return served(d).equals(d.lostWhileUnset()) ? by : by + Say.it("set.from.rules", functions(open, served(d)));
