@@ -29,4 +29,15 @@ public final class Load {
             return end;
         }
     }
+
+    /** Brings back what was in force before. @param progress told how it ended */
+    public static Transfer undo(int port, Consumer<Transfer> progress) {
+        try (TcpLine line = new TcpLine(port, Faults.NONE)) {
+            return new Sender(line, progress, () -> false).undo();
+        } catch (PowerCut e) {
+            Transfer end = new Transfer.Doubtful();
+            progress.accept(end);
+            return end;
+        }
+    }
 }

@@ -53,6 +53,20 @@ final class Sender {
         return end;
     }
 
+    /** Brings the set-up before the one in force back. */
+    Transfer undo() {
+        Transfer end;
+        try {
+            identify();
+            Frame answer = ask(Frame.Type.UNDO, new byte[0]);
+            end = answer.type() == Frame.Type.REFUSED ? refused(answer) : new Transfer.WentBack();
+        } catch (PowerCut | Silence e) {
+            end = new Transfer.Doubtful();
+        }
+        progress.accept(end);
+        return end;
+    }
+
     private static boolean noisy(Transfer end) {
         return end instanceof Transfer.Interrupted i
                 && (i.why() == Transfer.Reason.TOO_NOISY || i.why() == Transfer.Reason.READ_BACK_DIFFERS);

@@ -13,6 +13,9 @@ public sealed interface Transfer {
     /** The new set-up is in force. */
     record InForce() implements Transfer {}
 
+    /** The set-up before this one is in force again. */
+    record WentBack() implements Transfer {}
+
     /** The interface will not have it. */
     record Refused(Refusal why) implements Transfer {}
 

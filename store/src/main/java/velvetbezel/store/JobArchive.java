@@ -10,13 +10,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import velvetbezel.controls.SetUpFile;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.Node;
 
 /**
- * A job as one ZIP: job.json (fields and log), sheets/*.json (every sheet the job uses) and photos/*.jpg. It reads
- * back in without loss: sheets that differ from the library's are kept for that job alone.
+ * A job as one ZIP: job.json (fields and log), sheets/*.json (every sheet the job uses), photos/*.jpg and set-up/*.json
+ * (what its devices are loaded with). It reads back in without loss: sheets that differ from the library's are kept for
+ * that job alone; set-up files are checked, and made anew from the job.
  */
 public class JobArchive {
     private static final String FORMAT = "velvet-bezel/job";
@@ -25,6 +27,7 @@ public class JobArchive {
     private static final int MOST_FIELDS = 20_000;
 
     private static final String PHOTO = "photos/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\\.jpg";
+    private static final String SET_UP = "set-up/[a-z0-9-]{1,80}\\.json";
     private static final int MOST_LOG_ENTRIES = 50_000;
     private final Jobs jobs;
     private final Library library;
@@ -36,7 +39,8 @@ public class JobArchive {
         this.photos = photos;
     }
 
-    public byte[] write(Job job) {
+    /** @param setUps by device */
+    public byte[] write(Job job, Map<String, SetUpFile> setUps) {
         Map<String, String> own = jobs.ownSheets(job.id());
         Map<String, String> texts = new LinkedHashMap<>();
         Map<String, String> fields = jobs.fields(job.id());
@@ -49,6 +53,7 @@ public class JobArchive {
         }
         Map<String, byte[]> files = new LinkedHashMap<>();
         texts.forEach((name, text) -> files.put(name, text.getBytes(StandardCharsets.UTF_8)));
+        setUps.forEach((device, file) -> files.put("set-up/" + device + ".json", SetUpFiles.write(file)));
         photos.of(job.id(), job.state()).forEach((id, jpeg) -> files.put("photos/" + id + ".jpg", jpeg));
         return Zip.writeFiles(files);
     }
@@ -93,6 +98,7 @@ public class JobArchive {
         List<InputProblem> faults = new ArrayList<>();
         Zip.readFiles(bytes, "a job archive that was saved at Hand over").forEach((name, content) -> {
             if (name.matches(PHOTO)) photo(name, content, pictures, faults);
+            else if (name.matches(SET_UP)) setUp(name, content, faults);
             else files.put(name, new String(content, StandardCharsets.UTF_8));
         });
         List<Document> own = sheets(files, faults);
@@ -125,6 +131,14 @@ public class JobArchive {
             into.put(UUID.fromString(name.substring("photos/".length(), name.length() - ".jpg".length())), content);
         } catch (InvalidInput e) {
             faults.addAll(e.faults());
+        }
+    }
+
+    private static void setUp(String name, byte[] content, List<InputProblem> faults) {
+        try {
+            SetUpFiles.read(content);
+        } catch (InvalidInput e) {
+            e.faults().forEach(f -> faults.add(new InputProblem(name + ": " + f.field(), f.message())));
         }
     }
 

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -27,6 +28,7 @@ import java.util.zip.ZipOutputStream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import velvetbezel.controls.SetUpFile;
 import velvetbezel.job.Change;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
@@ -375,7 +377,25 @@ class StoreTest {
     }
 
     private byte[] packed(Job job) {
-        return archive.write(job);
+        return archive.write(job, Map.of());
+    }
+
+    /** Set-up files are made anew from the job, so one that was changed on the way is refused and not silently dropped. */
+    @Test
+    void setUpFileInAnArchiveIsCheckedWhenItComesBack() throws Exception {
+        Job job = worked();
+        SetUpFile file = new SetUpFile(
+                "module", 1, "AD-1", "a car", "a radio", "", new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
+        byte[] zip = archive.write(job, Map.of("module", file));
+        fresh();
+        assertEquals(job, read(zip));
+        Map<String, byte[]> files = new LinkedHashMap<>(Zip.readFiles(zip, "an archive"));
+        String spoiled = new String(files.get("set-up/module.json"), StandardCharsets.UTF_8).replace("a car", "my car");
+        files.put("set-up/module.json", spoiled.getBytes(StandardCharsets.UTF_8));
+        fresh();
+        String message = assertThrows(InvalidInput.class, () -> read(Zip.writeFiles(files)))
+                .getMessage();
+        assertTrue(message.contains("set-up/module.json: digest"), message);
     }
 
     @Test

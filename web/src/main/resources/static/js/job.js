@@ -210,8 +210,16 @@ export async function mount(root) {
   document.body.classList.add('scripted');
   const page = new JobPage(root, openQueue());
   listen(root, page);
+  begun(root);
   watch();
   await page.start();
+}
+
+/** Typed before this page listened: what is being typed right now counts, what a browser restored does not. */
+function begun(root) {
+  const control = document.activeElement;
+  if (root.contains(control) && control.matches('input, textarea') && control.value !== control.defaultValue)
+    control.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
 function listen(root, page) {

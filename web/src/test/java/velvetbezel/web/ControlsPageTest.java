@@ -11,6 +11,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
@@ -216,8 +217,10 @@ class ControlsPageTest extends InBrowser {
         assertThat(page.locator(".questions")).containsText("A setting of the kit hangs on it.");
         page.getByText("Record what was seen").last().click();
         Locator layout = page.getByLabel("Layout of the steering-wheel buttons");
-        layout.fill("Plover");
-        saved(page, () -> layout.press("Enter"));
+        saved(page, () -> {
+            layout.fill("Plover");
+            layout.press("Enter");
+        });
         page.navigate(path(page).replaceAll("arrive.*", "controls"));
         assertThat(page.locator("h1")).hasText("Not yet: 1 thing before power");
         assertThat(page.locator(".settings"))
@@ -306,6 +309,30 @@ class ControlsPageTest extends InBrowser {
         assertThat(page.locator("h1")).hasText("Loaded, another than decided: load Ashdyke data module again");
         page.navigate(page.url().replaceAll("[?#].*", "") + "?press=next");
         assertThat(page.locator(".tried")).containsText("Ondel 47 does “next”");
+    }
+
+    /** A set-up that went wrong is taken back, and what was read back is recorded as such. */
+    @Test
+    void loadIsRecordedAsReadBackAndTakenBack() throws IOException {
+        Page page = withSerial();
+        loaded(page);
+        page.reload();
+        page.getByText("Record as read back").click();
+        assertThat(page.locator("h1")).hasText("Everything is set up");
+        assertThat(page.getByLabel("known by")).hasValue("read back");
+        assertThat(page.getByText("Record as read back")).hasCount(0);
+        saved(page, () -> told(page, "next, pressed").selectOption("mute"));
+        loaded(page);
+        page.reload();
+        page.getByText("Back to the set-up before").click();
+        assertThat(page.locator(".interface .working")).containsText("The set-up before is in force again.");
+        page.reload();
+        press(page, "next");
+        assertThat(page.locator(".tried")).containsText("Ondel 47 does “next”");
+        byte[] zip = page.request()
+                .get(page.url().replaceAll("/controls.*", "/archive.zip"))
+                .body();
+        assertTrue(new String(zip, StandardCharsets.ISO_8859_1).contains("set-up/ashdyke-plover-module.json"));
     }
 
     private Page withSerial() {

@@ -15,6 +15,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.zip.ZipEntry;
@@ -114,7 +115,7 @@ class InCarTest extends InBrowser {
         byte[] jpeg =
                 TestApp.bean(Photos.class).find(now.id(), photos.get(0).id()).orElseThrow();
         assertEquals(1280, ImageIO.read(new ByteArrayInputStream(jpeg)).getWidth(), "made smaller in the browser");
-        assertTrue(names(TestApp.bean(JobArchive.class).write(now))
+        assertTrue(names(TestApp.bean(JobArchive.class).write(now, Map.of()))
                 .contains("photos/" + photos.get(0).id() + ".jpg"));
     }
 

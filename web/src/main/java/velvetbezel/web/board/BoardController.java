@@ -22,12 +22,13 @@ import velvetbezel.job.Entry;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Board;
-import velvetbezel.store.Job;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.web.job.JobOpener;
 import velvetbezel.web.job.KitWarmUp;
+import velvetbezel.web.job.LoadedDevices;
+import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Summaries;
 import velvetbezel.web.shell.Download;
 import velvetbezel.web.shell.Today;
@@ -133,7 +134,10 @@ class BoardController {
 
     @GetMapping("/jobs/{number}/archive.zip")
     ResponseEntity<byte[]> archive(@PathVariable int number) {
-        Job job = opener.open(number).job();
-        return Download.of("job-%d.zip".formatted(number), MediaType.valueOf("application/zip"), archive.write(job));
+        OpenJob open = opener.open(number);
+        return Download.of(
+                "job-%d.zip".formatted(number),
+                MediaType.valueOf("application/zip"),
+                archive.write(open.job(), LoadedDevices.files(open)));
     }
 }

@@ -13,15 +13,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import velvetbezel.controls.SetUpFile;
+import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.simulate.Faults;
+import velvetbezel.store.Sender;
 import velvetbezel.store.SetUpFiles;
+import velvetbezel.web.job.Changes;
 import velvetbezel.web.job.Frame;
+import velvetbezel.web.job.LoadedDevices;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Paper;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.shell.Download;
 import velvetbezel.web.shell.Say;
+import velvetbezel.web.shell.Who;
 
 /** Controls: settings, the keys of the wheel, and what of it goes on paper. */
 @Controller
@@ -31,8 +37,10 @@ class ControlsController {
     private final Paper paper;
     private final Clock clock;
     private final StandIns standIns;
+    private final Changes changes;
 
-    ControlsController(Paper paper, Clock clock, StandIns standIns) {
+    ControlsController(Paper paper, Clock clock, StandIns standIns, Changes changes) {
+        this.changes = changes;
         this.paper = paper;
         this.clock = clock;
         this.standIns = standIns;
@@ -124,8 +132,27 @@ class ControlsController {
         return "redirect:" + open.path(Station.CONTROLS);
     }
 
+    /** The stand-in goes back to what was in force before. */
+    @PostMapping("/jobs/{number}/load/back")
+    String back(OpenJob open, @RequestParam String device) {
+        standIns.goBack(open.job().number(), device, file(open, device));
+        return "redirect:" + open.path(Station.CONTROLS);
+    }
+
+    /** What was loaded and read back counts as set. */
+    @PostMapping("/jobs/{number}/load/record")
+    String record(OpenJob open, @RequestParam String device, Who.Person who) {
+        if (!InterfaceView.inForce(open, standIns, device))
+            throw new InvalidInput("device", Say.it("load.not.in.force"));
+        List<Change<Entry.Evidence>> made = InterfaceView.toSet(open, device)
+                .map(id -> Change.set(new Entry.SettingMade(id), Entry.Evidence.READ_BACK))
+                .toList();
+        changes.change(open, Sender.named(who.name()), open.job().seq(), made);
+        return "redirect:" + open.path(Station.CONTROLS);
+    }
+
     private static SetUpFile file(OpenJob open, String device) {
-        return InterfaceView.file(withKit(open), device)
+        return LoadedDevices.file(withKit(open), device)
                 .orElseThrow(() -> new InvalidInput("serial", Say.it("file.no.serial")));
     }
 

@@ -1,6 +1,7 @@
 package velvetbezel.web.controls;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,9 +11,12 @@ import java.util.stream.Collectors;
 import velvetbezel.controls.Decision;
 import velvetbezel.controls.SetUpPlan;
 import velvetbezel.function.FunctionId;
+import velvetbezel.harness.SettingId;
+import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.HowSet;
 import velvetbezel.sheet.Trait;
+import velvetbezel.store.JobCodec;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.SetUpView;
@@ -46,6 +50,18 @@ public record ControlsView(
         Map<String, List<String>> compared,
         boolean paper) {
     private static final int SAID = 4;
+    private static final SettingId ANY = new SettingId("any", "any");
+
+    /** How it can be known that a setting is made. @param value as it is kept */
+    public record Evidence(String value, String words) {}
+
+    public List<Evidence> evidence() {
+        return Arrays.stream(Entry.Evidence.values())
+                .map(e -> new Evidence(
+                        JobCodec.text(Change.set(new Entry.SettingMade(ANY), e)).orElseThrow(),
+                        Say.it("set.evidence." + e)))
+                .toList();
+    }
 
     static ControlsView of(OpenJob open, StandIns standIns, Frame.Trouble trouble, WheelView.Asked asked) {
         Frame frame = Frame.of(open, Station.CONTROLS, trouble);

@@ -18,7 +18,7 @@ record LoadView(String words, int done, int of, boolean going, String mark) {
                 sending.map(Transfer.Sending::bytes).orElse(at instanceof Transfer.Identified ? 0 : 1),
                 sending.map(Transfer.Sending::of).orElse(1),
                 !at.ended(),
-                at instanceof Transfer.InForce ? "kept" : at.ended() ? "lost" : "");
+                at instanceof Transfer.InForce || at instanceof Transfer.WentBack ? "kept" : at.ended() ? "lost" : "");
     }
 
     private static String words(Transfer at) {
@@ -28,6 +28,7 @@ record LoadView(String words, int done, int of, boolean going, String mark) {
             return Say.it("load.sending", String.valueOf(s.bytes()), String.valueOf(s.of()));
         if (at instanceof Transfer.Compared) return Say.it("load.compared");
         if (at instanceof Transfer.InForce) return Say.it("load.in.force");
+        if (at instanceof Transfer.WentBack) return Say.it("load.went.back");
         if (at instanceof Transfer.Refused r) return Say.it("load.refused." + r.why());
         if (at instanceof Transfer.Interrupted i) return Say.it("load.interrupted." + i.why());
         return Say.it("load.doubtful");

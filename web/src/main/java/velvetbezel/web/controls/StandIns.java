@@ -34,8 +34,8 @@ class StandIns implements DisposableBean {
 
     private final Map<String, Running> running = new ConcurrentHashMap<>();
     private final Map<String, Loading> loads = new ConcurrentHashMap<>();
-    /** What was read back and is in force. */
-    private final Map<String, byte[]> inForce = new ConcurrentHashMap<>();
+    /** What was read back and is in force, and what is in the other slot. */
+    private final Map<String, Slots> slots = new ConcurrentHashMap<>();
 
     private final ExecutorService senders = Executors.newCachedThreadPool(r -> {
         Thread t = new Thread(r, "set-up");
@@ -44,6 +44,9 @@ class StandIns implements DisposableBean {
     });
 
     private record Running(Process process, int port) {}
+
+    /** @param other empty where the other slot holds nothing whole */
+    private record Slots(byte[] inForce, Optional<byte[]> other) {}
 
     /** One load. */
     static final class Loading {
@@ -76,13 +79,35 @@ class StandIns implements DisposableBean {
 
     /** What a device's stand-in was last read back as; empty where nothing was loaded, or nobody knows. */
     Optional<SetUpFile> inForce(int job, String device) {
-        return Optional.ofNullable(inForce.get(key(job, device))).map(SetUpFiles::read);
+        return Optional.ofNullable(slots.get(key(job, device))).map(s -> SetUpFiles.read(s.inForce));
+    }
+
+    /** Whether there is a set-up to go back to. */
+    boolean canGoBack(int job, String device) {
+        return Optional.ofNullable(slots.get(key(job, device)))
+                .flatMap(Slots::other)
+                .isPresent();
     }
 
     private void follow(String key, Loading loading, byte[] image, Transfer at) {
-        if (at instanceof Transfer.InForce) inForce.put(key, image);
-        if (at instanceof Transfer.Doubtful) inForce.remove(key);
+        Optional<Slots> was = Optional.ofNullable(slots.get(key));
+        if (at instanceof Transfer.InForce) slots.put(key, new Slots(image, was.map(Slots::inForce)));
+        // a load that began has blanked the other slot
+        else if (at instanceof Transfer.Sending)
+            was.ifPresent(s -> slots.put(key, new Slots(s.inForce, Optional.empty())));
+        else if (at instanceof Transfer.WentBack)
+            was.flatMap(Slots::other).ifPresent(o -> slots.put(key, new Slots(o, was.map(Slots::inForce))));
+        else if (at instanceof Transfer.Doubtful) slots.remove(key);
         loading.at = at;
+    }
+
+    /** Brings back what was in force before. */
+    void goBack(int job, String device, SetUpFile file) {
+        String key = key(job, device);
+        int port = standIn(key, file, Which.RIGHT).port;
+        Loading mine = new Loading(0);
+        Loading now = loads.compute(key, (k, old) -> old != null && !old.at.ended() ? old : mine);
+        if (now == mine) senders.submit(() -> Load.undo(port, t -> follow(key, mine, new byte[0], t)));
     }
 
     /** Begins a load; one that is on its way goes on. */

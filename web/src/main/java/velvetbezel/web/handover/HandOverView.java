@@ -47,6 +47,7 @@ public record HandOverView(
         List<String> settled,
         List<CapLine> spares,
         List<SetUpView.Line> settings,
+        List<String> inUse,
         List<String> cautions,
         boolean ready,
         boolean handedOver,
@@ -78,6 +79,7 @@ public record HandOverView(
                                 .toList())
                         .orElse(List.of()),
                 SetUpView.of(open),
+                SetUpView.inUse(open),
                 open.vehicle()
                         .map(v -> v.cautions().stream()
                                 .map(c -> c.text() + " " + c.why())

@@ -3,6 +3,7 @@ package velvetbezel.web.job;
 import static velvetbezel.store.JobCodec.key;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -10,18 +11,24 @@ import java.util.Optional;
 import java.util.TreeMap;
 import velvetbezel.controls.Decision;
 import velvetbezel.controls.SetUpPlan;
+import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
+import velvetbezel.function.Kind;
 import velvetbezel.function.Outcome;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.SettingId;
 import velvetbezel.job.Design;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.HowSet;
+import velvetbezel.sheet.Sheet;
 import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /** What is set up on the devices of a kit, and what works only then. */
 public final class SetUpView {
+    /** The id of a car's own radio in its installation. */
+    private static final String FACTORY_RADIO = "radio";
+
     private SetUpView() {}
 
     /**
@@ -35,6 +42,7 @@ public final class SetUpView {
      * @param setField that holds the tick, {@code tick} what it says
      * @param standing in words, where it is not simply done or to do
      * @param set      whether it is done
+     * @param evidence how that is known, as it is kept
      * @param wrong    whether it stands otherwise than it should
      */
     public record Line(
@@ -56,6 +64,7 @@ public final class SetUpView {
             String found,
             String standing,
             boolean set,
+            String evidence,
             boolean wrong) {
         /** "selector of Cordwin interface to 4". */
         public String words() {
@@ -90,6 +99,41 @@ public final class SetUpView {
                                 device(d.installation(), s.id()),
                                 s.delivered(),
                                 functions(open, served(s)))))
+                .toList();
+    }
+
+    /**
+     * What the factory radio that stays has to stand on for a function: chosen in use, so decided by nobody, and the owner
+     * has to know it.
+     */
+    public static List<String> inUse(OpenJob open) {
+        Map<String, List<String>> needed = new LinkedHashMap<>();
+        open.design()
+                .filter(d -> d.installation()
+                        .recipe()
+                        .radio()
+                        .filter(Sheet.Radio::screen)
+                        .isPresent())
+                .ifPresent(d -> {
+                    for (CarFunction f : open.catalogue().functions())
+                        if (d.kinds().getOrDefault(f.id(), Kind.ABSENT).works())
+                            keptRadio(d, f).forEach(s -> needed.computeIfAbsent(s, k -> new ArrayList<>())
+                                    .add(f.name()));
+                });
+        return needed.entrySet().stream()
+                .map(e -> Say.it("set.in.use", e.getKey(), Words.list(Words.together(e.getValue()))))
+                .toList();
+    }
+
+    /** Settings that a function's scenario chooses on the kept radio, in words. */
+    private static List<String> keptRadio(Design design, CarFunction f) {
+        return design.installation().instance(FACTORY_RADIO).stream()
+                .flatMap(i -> i.device().settings().stream().flatMap(c -> f.scenario().stream()
+                        .flatMap(s ->
+                                Optional.ofNullable(s.set().settings().get(FACTORY_RADIO + "." + c.name())).stream())
+                        .filter(v -> !v.equals(c.start()) && c.values().contains(v))
+                        .map(v -> Say.it("set.stands.on", i.device().name(), c.name(), v))))
+                .distinct()
                 .toList();
     }
 
@@ -158,6 +202,7 @@ public final class SetUpView {
                 found,
                 standing,
                 set && !differs,
+                open.text(new Entry.SettingMade(d.id())),
                 differs || !standing.isEmpty());
     }
 
@@ -195,6 +240,7 @@ public final class SetUpView {
                 "",
                 "",
                 set,
+                open.text(new Entry.SettingMade(id)),
                 false);
     }
 }
