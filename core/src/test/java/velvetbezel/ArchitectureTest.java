@@ -29,6 +29,7 @@ class ArchitectureTest {
             "strip",
             "match",
             "prove",
+            "diagnose",
             "identify",
             "job");
     private static final JavaClasses CORE = new ClassFileImporter()

@@ -13,7 +13,7 @@ import velvetbezel.state.VehicleState;
 import velvetbezel.units.Volts;
 
 /** One function tried on one run: every step of its scenario, and the first expectation that failed. */
-final class Attempt {
+public final class Attempt {
     private final CarFunction function;
     private final List<Settled> steps = new ArrayList<>();
     private int failedStep = -1;
@@ -63,7 +63,8 @@ final class Attempt {
         return function;
     }
 
-    static boolean holds(Expect expect, Picture picture) {
+    /** Whether an expectation is met. */
+    public static boolean holds(Expect expect, Picture picture) {
         return expect.accept(new Holds(picture));
     }
 

@@ -77,6 +77,8 @@ public final class Builder {
                 settings(recipe),
                 Map.of(),
                 Set.of(),
+                Set.of(),
+                Set.of(),
                 List.of());
     }
 

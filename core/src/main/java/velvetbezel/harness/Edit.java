@@ -60,6 +60,22 @@ public sealed interface Edit {
         }
     }
 
+    /** A setting stands on a value that nothing chosen in use moves: the wrong source, a selector never set. */
+    record Stick(String instance, String setting, String value) implements Edit {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.stick(this);
+        }
+    }
+
+    /** One rule of a device is never in force: one output is dead and the device alive. */
+    record Disable(String instance, String rule) implements Edit {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.disable(this);
+        }
+    }
+
     /** A mode starts elsewhere: a blown fuse stays blown until this mends it. */
     record StartMode(String instance, String mode, String value) implements Edit {
         @Override
@@ -105,6 +121,10 @@ public sealed interface Edit {
         R setOhms(SetOhms edit);
 
         R setSetting(SetSetting edit);
+
+        R stick(Stick edit);
+
+        R disable(Disable edit);
 
         R startMode(StartMode edit);
 

@@ -114,6 +114,16 @@ final class Editing implements Edit.Visitor<Installation> {
     }
 
     @Override
+    public Installation stick(Edit.Stick edit) {
+        return from.stuck(edit.instance() + "." + edit.setting(), edit.value());
+    }
+
+    @Override
+    public Installation disable(Edit.Disable edit) {
+        return from.disabling(edit.instance() + "." + edit.rule());
+    }
+
+    @Override
     public Installation startMode(Edit.StartMode edit) {
         return from.withMode(edit.instance() + "." + edit.mode(), edit.value());
     }

@@ -18,6 +18,8 @@ import velvetbezel.sheet.InputProblem;
  * @param settings  "instance.setting" → value where it differs from the sheet
  * @param modes     "instance.mode" → value a mode starts with where it differs
  * @param misplaced "instance.placement"
+ * @param stuck     "instance.setting" of settings that no state chooses otherwise
+ * @param disabled  "instance.rule" of rules that are never in force
  * @param edits     what was changed since it was built, in order; done again whenever it is built anew
  */
 public record Installation(
@@ -33,6 +35,8 @@ public record Installation(
         Map<String, String> settings,
         Map<String, String> modes,
         Set<String> misplaced,
+        Set<String> stuck,
+        Set<String> disabled,
         List<Edit> edits) {
     public Installation {
         instances = List.copyOf(instances);
@@ -46,6 +50,8 @@ public record Installation(
         settings = Map.copyOf(settings);
         modes = Map.copyOf(modes);
         misplaced = Set.copyOf(misplaced);
+        stuck = Set.copyOf(stuck);
+        disabled = Set.copyOf(disabled);
         edits = List.copyOf(edits);
     }
 
@@ -77,7 +83,7 @@ public record Installation(
     }
 
     Installation withConductors(List<Conductor> changed) {
-        return copy(changed, settings, modes, misplaced, edits);
+        return copy(changed, settings, modes, misplaced, stuck, disabled, edits);
     }
 
     /** With several settings, each as its value says. */
@@ -89,21 +95,27 @@ public record Installation(
     }
 
     Installation withSetting(String key, String value) {
-        return copy(conductors, put(settings, key, value), modes, misplaced, edits);
+        return copy(conductors, put(settings, key, value), modes, misplaced, stuck, disabled, edits);
+    }
+
+    Installation stuck(String key, String value) {
+        return copy(conductors, put(settings, key, value), modes, misplaced, with(stuck, key), disabled, edits);
+    }
+
+    Installation disabling(String rule) {
+        return copy(conductors, settings, modes, misplaced, stuck, with(disabled, rule), edits);
     }
 
     Installation withMode(String key, String value) {
-        return copy(conductors, settings, put(modes, key, value), misplaced, edits);
+        return copy(conductors, settings, put(modes, key, value), misplaced, stuck, disabled, edits);
     }
 
     Installation withMisplaced(String key) {
-        Set<String> all = new LinkedHashSet<>(misplaced);
-        all.add(key);
-        return copy(conductors, settings, modes, all, edits);
+        return copy(conductors, settings, modes, with(misplaced, key), stuck, disabled, edits);
     }
 
     Installation withEdits(List<Edit> done) {
-        return copy(conductors, settings, modes, misplaced, done);
+        return copy(conductors, settings, modes, misplaced, stuck, disabled, done);
     }
 
     private Installation copy(
@@ -111,6 +123,8 @@ public record Installation(
             Map<String, String> set,
             Map<String, String> started,
             Set<String> lying,
+            Set<String> still,
+            Set<String> dead,
             List<Edit> done) {
         return new Installation(
                 recipe,
@@ -125,7 +139,15 @@ public record Installation(
                 set,
                 started,
                 lying,
+                still,
+                dead,
                 done);
+    }
+
+    private static Set<String> with(Set<String> all, String more) {
+        Set<String> changed = new LinkedHashSet<>(all);
+        changed.add(more);
+        return changed;
     }
 
     private static Map<String, String> put(Map<String, String> map, String key, String value) {

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import velvetbezel.controls.Decision;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.prove.Result;
 import velvetbezel.sheet.HowSet;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.worksheet.JointRow;
@@ -68,6 +69,22 @@ public final class Consequences {
         return more;
     }
 
+    /** What is perceived of a function says that it is not right, and holds as long as it is not. */
+    public static List<Change<?>> ofSymptom(JobState before, List<? extends Change<?>> made) {
+        List<Change<?>> more = new ArrayList<>();
+        for (Change<?> c : made) {
+            if (c.entry() instanceof Entry.SymptomSeen s && c.value().isPresent()) {
+                Entry.ResultGiven result = new Entry.ResultGiven(s.function());
+                if (!before.says(result, Result.NOT_RIGHT)) more.add(Change.set(result, Result.NOT_RIGHT));
+            }
+            if (c.entry() instanceof Entry.ResultGiven r && !c.value().equals(Optional.of(Result.NOT_RIGHT))) {
+                Entry.SymptomSeen symptom = new Entry.SymptomSeen(r.function());
+                if (before.has(symptom)) more.add(Change.gone(symptom));
+            }
+        }
+        return more;
+    }
+
     /** Joints whose leads are others now are to be taken apart; with the earlier kit chosen again they stand. */
     private void joints() {
         for (JointRow row : Rework.between(rows(was), rows(is)).undo()) {
@@ -107,6 +124,7 @@ public final class Consequences {
                 : f -> was.isPresent() || is.isPresent();
         for (Entry.ResultGiven e : before.all(Entry.ResultGiven.class)) if (touched.test(e.function())) falls(e);
         for (Entry.ResultNoted e : before.all(Entry.ResultNoted.class)) if (touched.test(e.function())) falls(e);
+        for (Entry.SymptomSeen e : before.all(Entry.SymptomSeen.class)) if (touched.test(e.function())) falls(e);
     }
 
     /** Another radio or kit stands otherwise: what was measured and done at the bench was of the earlier one. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import velvetbezel.diagnose.MeasuringState;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.SettingId;
@@ -214,7 +215,22 @@ public sealed interface Entry<V> {
 
     record ResultNoted(FunctionId function) implements Entry<String>, OfFunction {}
 
+    /** In which way a function is not right: what is perceived, as its finding is written, or that it is none of these. */
+    record SymptomSeen(FunctionId function) implements Entry<String>, OfFunction {}
+
+    /** Volts against body metal while it is searched what is wrong. @param state in which it was read */
+    record ProbeRead(TerminalId at, MeasuringState state) implements Entry<Volts> {}
+
+    /** A place was looked at. @param place its name among the places of faults */
+    record PlaceLooked(String place) implements Entry<Look> {}
+
     record HandedOver() implements Entry<Done> {}
+
+    /** What a look at a place showed. */
+    enum Look {
+        NOTHING_WRONG,
+        MENDED
+    }
 
     /** What a tick says. */
     enum Done {

@@ -87,6 +87,9 @@ final class Plan {
     final BitSet electrical = new BitSet();
 
     final BitSet sending = new BitSet();
+    /** Rules that are never in force, by a fault. */
+    final BitSet dead = new BitSet();
+
     private final RelevantState asked;
     private final boolean open;
 
@@ -105,6 +108,7 @@ final class Plan {
         for (Ruled r : rules) {
             rulesByRef.put(r.ref(), r);
             if (r.rule().then().stream().anyMatch(Effect.Enter.class::isInstance)) entering.add(r);
+            if (installation.disabled().contains(r.unit().key(r.rule().id()))) dead.set(r.index());
             if (electrical(r.rule())) electrical.set(r.index());
             if (r.rule().then().stream().anyMatch(e -> e instanceof Effect.Emit || e instanceof Effect.Carry))
                 sending.set(r.index());
@@ -137,9 +141,13 @@ final class Plan {
         return conditions;
     }
 
-    /** The state as far as any rule asks for it: states that differ in nothing else are one. */
+    /**
+     * The state as far as any rule asks for it: states that differ in nothing else are one. What it chooses for a setting
+     * that is stuck does not reach it.
+     */
     VehicleState relevant(VehicleState state) {
-        return asked.of(state);
+        VehicleState kept = asked.of(state);
+        return kept.withoutSettings(installation.stuck());
     }
 
     private Unit unit(Instance instance) {

@@ -154,6 +154,7 @@ public final class Run {
             BitSet next = new BitSet(plan.rules.size());
             for (Plan.Ruled r : plan.rules) {
                 if (!broken.contains(r.unit().id())
+                        && !plan.dead.get(r.index())
                         && !benched.contains(r.index())
                         && judge.holds(r.rule().when(), r.unit(), inForce.get(r.index()))) next.set(r.index());
             }
@@ -189,7 +190,7 @@ public final class Run {
             Judge judge = new Judge(picture);
             Entry worst = null;
             for (Plan.Ruled r : plan.entering)
-                if (judge.holds(r.rule().when(), r.unit(), inForce.get(r.index())))
+                if (!plan.dead.get(r.index()) && judge.holds(r.rule().when(), r.unit(), inForce.get(r.index())))
                     for (Entry entry : entries(r, judge)) if (entry.overload >= 0) worst = worse(worst, entry);
             return worst;
         }

@@ -75,6 +75,14 @@ public record VehicleState(
         return new VehicleState(words, dimmer, buttons, unplugged, merged);
     }
 
+    /** The same where some settings, by their keys, are not chosen. */
+    public VehicleState withoutSettings(Set<String> keys) {
+        if (keys.isEmpty()) return this;
+        Map<String, String> kept = new TreeMap<>(settings);
+        kept.keySet().removeAll(keys);
+        return new VehicleState(words, dimmer, buttons, unplugged, kept);
+    }
+
     /** Names held or taken off, for the fields that are sets of names. */
     public Set<String> names(StateField field) {
         return switch (field) {

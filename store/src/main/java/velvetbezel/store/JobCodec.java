@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import velvetbezel.diagnose.MeasuringState;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.SettingId;
@@ -125,6 +126,23 @@ public final class JobCodec {
         ofFunction("wish", Entry.WishMade.class, Entry.WishMade::new, oneOf(Entry.Wish.values(), JobTexts::plain));
         ofFunction("result", Entry.ResultGiven.class, Entry.ResultGiven::new, oneOf(Result.values(), Result::name));
         ofFunction("result note", Entry.ResultNoted.class, Entry.ResultNoted::new, PLAIN);
+        ofFunction("symptom", Entry.SymptomSeen.class, Entry.SymptomSeen::new, PLAIN);
+        each(
+                "probe",
+                Entry.ProbeRead.class,
+                e -> e.at() + "/" + JobTexts.plain(e.state()),
+                id -> split(id, id.lastIndexOf('/'), Map::entry)
+                        .flatMap(e -> lead(e.getKey()).flatMap(at -> Arrays.stream(MeasuringState.values())
+                                .filter(s -> JobTexts.plain(s).equals(e.getValue()))
+                                .findFirst()
+                                .map(s -> new Entry.ProbeRead(at, s)))),
+                JobTexts.VOLTS);
+        each(
+                "look",
+                Entry.PlaceLooked.class,
+                Entry.PlaceLooked::place,
+                any(Entry.PlaceLooked::new),
+                oneOf(Entry.Look.values(), JobTexts::plain));
     }
 
     private static void aboutTheKit() {

@@ -16,7 +16,7 @@ public final class Say {
 
     private static MessageSource words() {
         ResourceBundleMessageSource source = new ResourceBundleMessageSource();
-        source.setBasenames("words/open-up", "words/fit", "words/match", "words/controls");
+        source.setBasenames("words/open-up", "words/fit", "words/match", "words/controls", "words/diagnose");
         source.setDefaultEncoding(StandardCharsets.UTF_8.name());
         source.setFallbackToSystemLocale(false);
         source.setAlwaysUseMessageFormat(true);

@@ -1,0 +1,22 @@
+package velvetbezel.diagnose;
+
+import java.util.List;
+
+/** The one next thing to do. */
+public sealed interface Advice {
+    /**
+     * @param bits    how much it is expected to tell
+     * @param chances of each of its findings
+     */
+    record Try(TestStep test, double bits, List<Double> chances) implements Advice {
+        public Try {
+            chances = List.copyOf(chances);
+        }
+    }
+
+    /** @param belief share of all that speaks for something at this place */
+    record LookAt(Place place, double belief) implements Advice {}
+
+    /** What was seen fits no fault that is known here. */
+    record NoneFits() implements Advice {}
+}

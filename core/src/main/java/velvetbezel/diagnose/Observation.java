@@ -1,0 +1,18 @@
+package velvetbezel.diagnose;
+
+/** What a person saw, measured or found. */
+public sealed interface Observation {
+    /** The finding that was seen is none that a fault here would show. */
+    int NONE_OF_THEM = -2;
+    /** It is not right, and nobody said in which way. */
+    int NOT_RIGHT = -1;
+
+    /** @param finding place among the test's findings, or one of the two above */
+    record OfTest(TestStep test, int finding) implements Observation {}
+
+    /** It could not be tried: nothing is known by it, and it is not advised again. */
+    record CouldNot(TestStep test) implements Observation {}
+
+    /** A place was looked at. @param found whether something was wrong there */
+    record OfLook(Place place, boolean found) implements Observation {}
+}

@@ -1,0 +1,92 @@
+package velvetbezel.diagnose;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
+import velvetbezel.function.CarFunction;
+import velvetbezel.harness.Installation;
+import velvetbezel.units.Volts;
+
+/**
+ * What every single fault of an installation would show at every test.
+ *
+ * @param tests    that tell something; those at which no fault shows anything are left out
+ * @param findings of each test what it can show, first what it shows where nothing is wrong
+ * @param rows     a fault each, the likeliest first
+ */
+public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, List<Row> rows) {
+    public SymptomTable {
+        tests = List.copyOf(tests);
+        findings = List.copyOf(findings);
+        rows = List.copyOf(rows);
+    }
+
+    /** @param shows of each test the place of what it shows among its findings; 0 is as healthy */
+    public record Row(Fault fault, int[] shows) {
+        /** Whether any test notices it. */
+        boolean silent() {
+            for (int s : shows) if (s != 0) return false;
+            return true;
+        }
+    }
+
+    /**
+     * @param functions that are to work
+     * @param done      told how many faults have been run
+     * @param stopped   asked before every fault
+     */
+    public static SymptomTable of(
+            Installation healthy,
+            List<CarFunction> functions,
+            FaultRates rates,
+            IntConsumer done,
+            BooleanSupplier stopped) {
+        return new TableRun(healthy, functions, rates).run(done, stopped);
+    }
+
+    public List<Fault> faults() {
+        return rows.stream().map(Row::fault).toList();
+    }
+
+    /** Faults that nothing here would show: said, not hidden. */
+    public List<Fault> silent() {
+        return rows.stream().filter(Row::silent).map(Row::fault).toList();
+    }
+
+    /** Tests that a fault at a place can change: what is mended there is tried again by these. */
+    public List<TestStep> touchedFrom(String place) {
+        return IntStream.range(0, tests.size())
+                .filter(i -> rows.stream()
+                        .anyMatch(r ->
+                                r.shows()[i] != 0 && r.fault().place().name().equals(place)))
+                .mapToObj(tests::get)
+                .toList();
+    }
+
+    public Optional<Place> place(String name) {
+        return rows.stream()
+                .map(r -> r.fault().place())
+                .filter(p -> p.name().equals(name))
+                .findFirst();
+    }
+
+    /** What a voltage means at a reading's place: the finding that holds it. */
+    public int findingOf(TestStep reading, Volts volts) {
+        int i = indexOf(reading);
+        List<Finding> of = findings.get(i);
+        for (int k = 0; k < of.size(); k++) {
+            if (of.get(k) instanceof Finding.NothingSteady && Math.abs(volts.value()) < VoltBands.NOTHING) return k;
+            if (of.get(k) instanceof Finding.Between b
+                    && volts.compareTo(b.low()) >= 0
+                    && volts.compareTo(b.high()) <= 0) return k;
+        }
+        return Observation.NONE_OF_THEM;
+    }
+
+    /** @return the place of a test; −1 where it tells nothing */
+    public int indexOf(TestStep test) {
+        return tests.indexOf(test);
+    }
+}

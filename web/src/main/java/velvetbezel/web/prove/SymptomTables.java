@@ -1,0 +1,87 @@
+package velvetbezel.web.prove;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Service;
+import velvetbezel.diagnose.SymptomTable;
+import velvetbezel.job.Design;
+import velvetbezel.prove.Check;
+import velvetbezel.store.StandardFaultRates;
+
+/** What every fault of a kit would show, worked out beside the pages, one kit after the other. */
+@Service
+class SymptomTables implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(SymptomTables.class);
+    private static final int KEPT = 6;
+
+    private final ExecutorService bench = Executors.newSingleThreadExecutor(r -> {
+        Thread t = new Thread(r, "faults");
+        t.setDaemon(true);
+        t.setPriority(Thread.MIN_PRIORITY);
+        return t;
+    });
+    /** By the very design: a kit that is built anew is another. */
+    private final Cache<Design, Work> works =
+            Caffeine.newBuilder().weakKeys().maximumSize(KEPT).build();
+
+    private volatile boolean ended;
+
+    /** How far it is. */
+    static final class Work {
+        private final AtomicInteger done = new AtomicInteger();
+        private volatile Optional<SymptomTable> table = Optional.empty();
+        private volatile boolean failed;
+
+        /** Empty while it is being worked out. */
+        Optional<SymptomTable> table() {
+            return table;
+        }
+
+        /** Faults run so far. */
+        int done() {
+            return done.get();
+        }
+
+        boolean failed() {
+            return failed;
+        }
+    }
+
+    Work of(Design design) {
+        return works.get(design, d -> {
+            Work work = new Work();
+            bench.submit(() -> run(d, work));
+            return work;
+        });
+    }
+
+    private void run(Design design, Work work) {
+        try {
+            work.table = Optional.of(SymptomTable.of(
+                    design.installation(),
+                    design.plan().checks().stream()
+                            .filter(c -> c.outcome().works())
+                            .map(Check::function)
+                            .toList(),
+                    StandardFaultRates.all(),
+                    n -> work.done.updateAndGet(m -> Math.max(m, n)),
+                    () -> ended));
+        } catch (RuntimeException e) {
+            LOG.error("What the faults of a kit would show was not worked out", e);
+            work.failed = true;
+        }
+    }
+
+    @Override
+    public void destroy() {
+        ended = true;
+        bench.shutdownNow();
+    }
+}

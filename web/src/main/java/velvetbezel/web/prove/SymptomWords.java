@@ -1,0 +1,64 @@
+package velvetbezel.web.prove;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import velvetbezel.diagnose.Finding;
+import velvetbezel.diagnose.SceneDiff;
+import velvetbezel.harness.Installation;
+import velvetbezel.web.shell.Say;
+import velvetbezel.web.shell.Words;
+
+/** What a test shows, in the words of whoever stands before it. */
+final class SymptomWords {
+    private static final int MOST = 3;
+    private final Installation installation;
+
+    SymptomWords(Installation installation) {
+        this.installation = installation;
+    }
+
+    String of(Finding finding) {
+        if (finding instanceof Finding.NothingSteady) return Say.it("finding.nothing");
+        if (finding instanceof Finding.Between b)
+            return Say.it(
+                    "finding.volts",
+                    "%.1f".formatted(b.low().value()),
+                    "%.1f".formatted(b.high().value()));
+        Finding.Symptom symptom = (Finding.Symptom) finding;
+        return symptom.right() ? Say.it("finding.right") : of(symptom);
+    }
+
+    /** Several places of one kind are said together. */
+    private String of(Finding.Symptom symptom) {
+        Map<String, List<SceneDiff>> alike = symptom.diffs().stream()
+                .collect(
+                        Collectors.groupingBy(d -> d.kind() + " " + d.what(), LinkedHashMap::new, Collectors.toList()));
+        List<String> said = new ArrayList<>();
+        alike.values().forEach(d -> said.add(of(d)));
+        return said.size() <= MOST
+                ? Words.sentence(String.join("; ", said))
+                : Words.sentence(String.join("; ", said.subList(0, MOST))) + Say.it("finding.more", said.size() - MOST);
+    }
+
+    private String of(List<SceneDiff> alike) {
+        SceneDiff first = alike.get(0);
+        String where = Words.list(alike.stream()
+                .flatMap(d -> List.of(d.where().split(", ")).stream())
+                .map(this::name)
+                .distinct()
+                .toList());
+        boolean off = first.kind() == SceneDiff.Kind.NOT_SHOWN && first.what().equals("on");
+        boolean music = first.kind() == SceneDiff.Kind.MISSING && first.what().equals("music");
+        return Say.it(off ? "symptom.off" : music ? "symptom.silent" : "symptom." + first.kind(), first.what(), where);
+    }
+
+    private String name(String instance) {
+        return installation
+                .instance(instance)
+                .map(i -> Words.small(i.device().name()))
+                .orElse(instance);
+    }
+}
