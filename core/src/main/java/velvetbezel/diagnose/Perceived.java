@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import velvetbezel.function.Attempt;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.Expect;
@@ -17,7 +16,6 @@ import velvetbezel.harness.Instance;
 import velvetbezel.run.Arrival;
 import velvetbezel.run.Picture;
 import velvetbezel.run.PortRef;
-import velvetbezel.sheet.Effect;
 import velvetbezel.sheet.Medium;
 import velvetbezel.sheet.Port;
 
@@ -31,19 +29,14 @@ final class Perceived {
 
     private static final String ON = ":on";
 
-    /** Audio inputs that no rule carries on: speakers. */
+    /** Audio inputs of devices that send nothing on: speakers. What a radio's microphone hears nobody perceives. */
     record Sinks(Map<PortRef, Port> ports) {
         static Sinks of(Installation installation) {
             Map<PortRef, Port> sinks = new LinkedHashMap<>();
             for (Instance i : installation.instances()) {
-                Set<String> carried = i.device().rules().stream()
-                        .flatMap(r -> r.then().stream())
-                        .filter(Effect.Carry.class::isInstance)
-                        .map(e -> ((Effect.Carry) e).in())
-                        .collect(Collectors.toSet());
+                if (i.device().ports().stream().anyMatch(Port::sends)) continue;
                 for (Port p : i.device().ports())
-                    if (p.medium() == Medium.AUDIO && p.dir() == Port.Dir.IN && !carried.contains(p.id()))
-                        sinks.put(new PortRef(i.id(), p.id()), p);
+                    if (p.medium() == Medium.AUDIO) sinks.put(new PortRef(i.id(), p.id()), p);
             }
             return new Sinks(sinks);
         }
@@ -52,12 +45,23 @@ final class Perceived {
     private final CarFunction function;
     private final Sinks sinks;
     private final List<Picture> scenes;
+    /** Whether the person is asked to listen: nobody notices at a screen which corner is silent. */
+    private final boolean listens;
 
     /** @param scenes the last picture of each step of the function's scenario */
     Perceived(CarFunction function, Sinks sinks, List<Picture> scenes) {
         this.function = function;
         this.sinks = sinks;
         this.scenes = scenes;
+        this.listens =
+                function.scenario().stream().flatMap(s -> s.expects().stream()).anyMatch(this::ofSound);
+    }
+
+    private boolean ofSound(Expect e) {
+        if (e instanceof Expect.Any any) return any.expects().stream().anyMatch(this::ofSound);
+        if (e instanceof Expect.Not not) return ofSound(not.expect());
+        return e instanceof Expect.Arrives a && sinks.ports.containsKey(a.at())
+                || e instanceof Expect.Quiet q && sinks.ports.containsKey(q.at());
     }
 
     /** What is otherwise than in the healthy installation. */
@@ -67,7 +71,7 @@ final class Perceived {
             Picture now = scenes.get(i);
             Picture then = healthy.scenes.get(i);
             if (now == then) continue;
-            heard(diffs, i, then, now);
+            if (listens) heard(diffs, i, then, now);
             shown(diffs, i, then, now);
         }
         return diffs.isEmpty() ? Finding.Symptom.RIGHT : new Finding.Symptom(diffs);

@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -130,7 +131,7 @@ class ButtonMapTest {
                 "voice, held | nothing | voice, held | ''"
             })
     void findingsOfAPress(String press, String command, String of, String finding) {
-        Map<SettingId, String> persons = new java.util.HashMap<>(Map.of(button(press), command));
+        Map<SettingId, String> persons = new HashMap<>(Map.of(button(press), command));
         if (finding.equals("TWICE")) persons.put(button("voice"), "mute");
         Set<ButtonMap.Finding> found =
                 new HashSet<>(cell(map(plan(Set.of(), persons)), of).findings());
@@ -182,7 +183,7 @@ class ButtonMapTest {
     }
 
     private static Map<SettingId, String> drawn(Random random) {
-        Map<SettingId, String> persons = new java.util.HashMap<>();
+        Map<SettingId, String> persons = new HashMap<>();
         BUILT.instance(MODULE).orElseThrow().device().settings().stream()
                 .filter(c -> c.press().isPresent() && c.press().get().fixed().isEmpty())
                 .forEach(c -> persons.put(

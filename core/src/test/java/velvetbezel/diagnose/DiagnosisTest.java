@@ -147,6 +147,15 @@ class DiagnosisTest {
                 faults.stream().map(f -> Set.copyOf(f.edits())).distinct().count());
     }
 
+    @Test
+    void symptomIsKeptAsATextAndReadBack() {
+        for (List<Finding> of : table.findings())
+            for (Finding f : of)
+                if (f instanceof Finding.Symptom s && !s.right())
+                    assertEquals(Optional.of(s), Finding.Symptom.read(s.key()));
+        assertEquals(Optional.empty(), Finding.Symptom.read("something else"));
+    }
+
     // --- finding them
 
     /** Told everything that a fault shows, it is among the likeliest, and nothing that was seen speaks against it. */

@@ -8,12 +8,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import velvetbezel.diagnose.Finding;
 import velvetbezel.harness.Recipe;
 import velvetbezel.harness.SettingId;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.store.JobCodec;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /** How fields of a job and changes to them are told in the log. */
@@ -66,8 +68,17 @@ public final class Phrases {
         return changes.stream()
                 .sorted(Comparator.comparing(c -> JobCodec.key(c.entry())))
                 .map(c -> entry(c.entry()) + ": "
-                        + JobCodec.text(c).map(Phrases::value).orElse("taken back"))
+                        + JobCodec.text(c)
+                                .map(v -> c.entry() instanceof Entry.SymptomSeen ? symptom(v) : value(v))
+                                .orElse("taken back"))
                 .collect(Collectors.joining("; "));
+    }
+
+    /** As it was said, where it is a finding of this kit. */
+    private String symptom(String key) {
+        return open.design()
+                .flatMap(d -> Finding.Symptom.read(key).map(new SymptomWords(d.installation())::of))
+                .orElse(key);
     }
 
     private static boolean speaksOf(List<? extends Change<?>> changes, Class<?> kind) {
@@ -99,6 +110,10 @@ public final class Phrases {
         if (entry instanceof Entry.TraitSeen e) return e.trait().text();
         if (entry instanceof Entry.PositionAltered e)
             return "Changed by a former owner, position %s %s".formatted(e.plug(), e.position());
+        if (entry instanceof Entry.SymptomSeen e) return open.functionName(e.function());
+        if (entry instanceof Entry.ProbeRead e)
+            return "Measured at %s, %s".formatted(e.at(), Say.it("find.state." + e.state()));
+        if (entry instanceof Entry.PlaceLooked e) return "Looked at " + e.place();
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
         if (entry instanceof Entry.OfSetting e) return WORDS.get(entry.getClass()) + setting(e.setting());
         if (entry instanceof Entry.PhotoTaken) return "Photo";

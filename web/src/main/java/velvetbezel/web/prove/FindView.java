@@ -27,6 +27,7 @@ import velvetbezel.prove.Result;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Station;
+import velvetbezel.web.job.SymptomWords;
 import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 

@@ -1,4 +1,4 @@
-package velvetbezel.web.prove;
+package velvetbezel.web.job;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -8,19 +8,20 @@ import java.util.stream.Collectors;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.SceneDiff;
 import velvetbezel.harness.Installation;
+import velvetbezel.harness.Instance;
 import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /** What a test shows, in the words of whoever stands before it. */
-final class SymptomWords {
+public final class SymptomWords {
     private static final int MOST = 3;
     private final Installation installation;
 
-    SymptomWords(Installation installation) {
+    public SymptomWords(Installation installation) {
         this.installation = installation;
     }
 
-    String of(Finding finding) {
+    public String of(Finding finding) {
         if (finding instanceof Finding.NothingSteady) return Say.it("finding.nothing");
         if (finding instanceof Finding.Between b)
             return Say.it(
@@ -58,7 +59,9 @@ final class SymptomWords {
     private String name(String instance) {
         return installation
                 .instance(instance)
-                .map(i -> Words.small(i.device().name()))
+                .map(i -> i.owner() == Instance.Owner.CAR
+                        ? Words.small(i.device().name())
+                        : i.device().name())
                 .orElse(instance);
     }
 }
