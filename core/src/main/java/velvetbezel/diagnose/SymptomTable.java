@@ -46,6 +46,15 @@ public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, L
         return new TableRun(healthy, functions, rates).run(done, stopped);
     }
 
+    /**
+     * What another installation shows at these tests: the healthy one with several faults at once.
+     *
+     * @return of each test the place of what is shown among its findings; −1 where it is none of them
+     */
+    public int[] shownBy(Installation faulty, Installation healthy, List<CarFunction> functions, FaultRates rates) {
+        return new TableRun(healthy, functions, rates).against(faulty, this);
+    }
+
     public List<Fault> faults() {
         return rows.stream().map(Row::fault).toList();
     }

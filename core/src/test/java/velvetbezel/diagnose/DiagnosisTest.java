@@ -291,7 +291,7 @@ class DiagnosisTest {
     }
 
     private static int[] shown(Installation faulty) {
-        return new TableRun(minibus, due(minibus), rates).against(faulty, table);
+        return table.shownBy(faulty, minibus, due(minibus), rates);
     }
 
     // --- rates
