@@ -102,6 +102,8 @@ final class Perceived {
 
     private static Map<String, Arrival> arrivals(Picture picture, PortRef sink) {
         Map<String, Arrival> by = new HashMap<>();
+        // a dead speaker is silent, whatever arrives
+        if (picture.setting(sink.instance(), "working").filter("false"::equals).isPresent()) return by;
         picture.arrivals(sink).forEach(a -> by.put(a.signal(), a));
         return by;
     }
@@ -135,11 +137,21 @@ final class Perceived {
         Set<String> missing = new TreeSet<>();
         for (Expect e : function.scenario().get(scene).expects())
             if (Attempt.holds(e, then) && !Attempt.holds(e, now)) named(e, missing, diffs, scene);
-        before.stream().filter(s -> s.endsWith(ON) && !after.contains(s)).forEach(missing::add);
+        before.stream()
+                .filter(s -> s.endsWith(ON) && !after.contains(s) && headUnit(then, s))
+                .forEach(missing::add);
         missing.forEach(s -> diffs.add(shown(scene, SceneDiff.Kind.NOT_SHOWN, s)));
         after.stream()
                 .filter(s -> !before.contains(s))
                 .forEach(s -> diffs.add(shown(scene, SceneDiff.Kind.SHOWN_INSTEAD, s)));
+    }
+
+    /** Whether a radio or screen stays dark is seen at every check; of other devices only where a check asks. */
+    private static boolean headUnit(Picture picture, String shown) {
+        return picture.installation()
+                .instance(shown.substring(0, shown.indexOf(':')))
+                .filter(i -> i.owner() == Instance.Owner.RADIO)
+                .isPresent();
     }
 
     /** What an expectation names that is not there; what plays or not is told by the sinks. */

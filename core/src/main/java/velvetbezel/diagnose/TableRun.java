@@ -50,14 +50,13 @@ final class TableRun {
         this.points = points(healthy);
     }
 
-    /** Where a probe gets to at the radio's place: joints, and positions of the car's plugs there. */
+    /** Where a probe gets to at the radio's place: every lead of a joint, and positions of the car's plugs there. */
     private static Map<TerminalId, String> points(Installation healthy) {
         Labels labels = new Labels(healthy);
         Map<TerminalId, String> points = new LinkedHashMap<>();
         healthy.joints().forEach(j -> j.leads().stream()
                 .filter(l -> healthy.terminal(l) != null)
-                .findFirst()
-                .ifPresent(l -> points.put(l, labels.terminal(l))));
+                .forEach(l -> points.put(l, labels.terminal(l))));
         healthy.terminals().values().stream()
                 .filter(t -> t.id().instance().equals(Builder.CAR)
                         && t.location().dash()

@@ -21,7 +21,11 @@ import velvetbezel.diagnose.Place;
 import velvetbezel.diagnose.SymptomTable;
 import velvetbezel.diagnose.TestStep;
 import velvetbezel.function.CarFunction;
+import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
+import velvetbezel.function.Outcome;
+import velvetbezel.function.Outcomes;
+import velvetbezel.harness.Installation;
 import velvetbezel.job.Entry;
 import velvetbezel.prove.Result;
 import velvetbezel.web.job.Frame;
@@ -51,6 +55,7 @@ record FindView(
         String silent) {
     private static final int MOST_ANSWERS = 8;
     private static final int MOST_ALIKE = 3;
+    private static final int MOST_CHAINS = 2;
     private static final double LIKELY = 0.5;
     private static final double POSSIBLE = 0.1;
     /** A finding less likely than this is no button of its own. */
@@ -75,8 +80,12 @@ record FindView(
     /** @param next whether it is the expected one */
     record Answer(String field, String value, String words, boolean next) {}
 
-    /** @param alike what no test here tells from it */
-    record Likely(String words, String share, String kind, List<String> alike, List<String> against) {}
+    /**
+     * @param alike what no test here tells from it
+     * @param chain from the fault to what is seen; of the likeliest only
+     */
+    record Likely(
+            String words, String share, String kind, List<String> chain, List<String> alike, List<String> against) {}
 
     /** Something that was said, which can be taken back. @param field empty where it cannot be here */
     record Seen(String what, String said, String field) {}
@@ -142,7 +151,9 @@ record FindView(
                     ask.map(Ask::why).orElse(Say.it("find.none.fits.verdict")),
                     Optional.empty(),
                     ask,
-                    d.likeliest().stream().map(this::likely).toList(),
+                    IntStream.range(0, d.likeliest().size())
+                            .mapToObj(i -> likely(d.likeliest().get(i), i == 0))
+                            .toList(),
                     rest(d),
                     seen(),
                     silent());
@@ -265,7 +276,7 @@ record FindView(
 
         // --- what is likely, and what was said
 
-        private Likely likely(Explanation e) {
+        private Likely likely(Explanation e, boolean first) {
             List<String> alike = e.faults().stream()
                     .flatMap(f -> f.stream().skip(1))
                     .limit(MOST_ALIKE)
@@ -279,11 +290,27 @@ record FindView(
                             e.share() > LIKELY
                                     ? "find.likely"
                                     : e.share() >= POSSIBLE ? "find.possible" : "find.unlikely"),
+                    first ? chain(e) : List.of(),
                     alike,
                     e.contradicts().stream()
                             .flatMap(o -> said(o).stream())
                             .map(Seen::what)
                             .toList());
+        }
+
+        /** How the fault comes to be noticed, by running it. */
+        private List<String> chain(Explanation e) {
+            Installation healthy = open.design().orElseThrow().installation();
+            Installation faulty = e.first().stream().reduce(healthy, (i, f) -> i.with(f.edits()), (a, b) -> b);
+            List<CarFunction> wrong = search.wrong().stream()
+                    .map(t -> t.check().function())
+                    .limit(MOST_CHAINS)
+                    .toList();
+            return Outcomes.faulty(healthy, faulty, new Catalogue("wrong", wrong)).entrySet().stream()
+                    .flatMap(o -> o.getValue() instanceof Outcome.Lost l
+                            ? Stream.of(Say.it("find.chain", open.functionName(o.getKey()), l.at().why()))
+                            : Stream.of())
+                    .toList();
         }
 
         private List<Seen> seen() {
