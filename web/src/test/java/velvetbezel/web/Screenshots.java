@@ -1,5 +1,7 @@
 package velvetbezel.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -73,9 +75,11 @@ class Screenshots extends InBrowser {
         shot(bench, "/parts?q=plover", "parts");
         shot(bench, "/sheets/meridale-plover-2014-amplified/lines", "car-in-lines");
         shot(bench, "/jobs/%d/controls".formatted(corroded()), "controls");
+        bench.navigate("/jobs/%d/find".formatted(silent()));
+        assertThat(bench.locator(".find .working")).hasCount(0);
+        picture(bench, "find");
         Page phone = window("ines", 390, 844);
         shot(phone, "/jobs/214/prove", "prove-in-the-car");
-        shot(phone, "/jobs/217/baseline", "baseline-in-the-car");
         shot(phone, "/jobs/215/in-car", "open-up-in-the-car");
         shot(phone, "/jobs/215/trays", "trays-in-the-car");
     }
@@ -154,6 +158,22 @@ class Screenshots extends InBrowser {
     private static void picture(Page page, String name) {
         page.screenshot(
                 new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("vb.screenshots"), name + ".png")));
+    }
+
+    /** A minibus whose front left speaker is silent. */
+    private static int silent() {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "vehicle", "corrick-ferryman-2006",
+                "radio", "pebblefen-p2",
+                "parts", "quillmoor-ferryman-frame,thornlea-iso-steering",
+                "baseline/front left", "WORKED",
+                "result/power", "RIGHT",
+                "result/front right", "RIGHT",
+                "result/front left", "NOT_RIGHT",
+                "symptom/front left", "0 MISSING music @ front left speaker"));
+        return TestApp.bean(Jobs.class)
+                .create("One corner is silent", "Ines Hallam", JobCodec.changes(fields))
+                .number();
     }
 
     /** A minibus whose slip ring has 40 Ω. */

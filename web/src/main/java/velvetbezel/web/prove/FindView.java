@@ -240,6 +240,7 @@ record FindView(
             List<Answer> answers = IntStream.range(0, findings.size())
                     .boxed()
                     .filter(k -> chances.get(k) >= SAID)
+                    .sorted(Comparator.comparingDouble(k -> k == 0 ? -1 : low(findings.get(k))))
                     .map(k -> new Answer(key(entry), volts(findings.get(k)), words.of(findings.get(k)), k == 0))
                     .toList();
             return new Ask(
@@ -250,6 +251,10 @@ record FindView(
                     key(entry),
                     "",
                     Map.of());
+        }
+
+        private static double low(Finding finding) {
+            return finding instanceof Finding.Between b ? b.low().value() : 0;
         }
 
         /** The middle of a band stands for it. */
