@@ -95,6 +95,7 @@ class PhoneTest extends InBrowser {
                 "in-car",
                 "record",
                 "prove",
+                "find",
                 "hand-over")) {
             at(station);
             if (station.equals("match")) kitsThere(page);

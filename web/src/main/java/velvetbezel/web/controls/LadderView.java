@@ -211,14 +211,15 @@ record LadderView(
         return button.isEmpty() ? Say.it("ladder.rest") : button;
     }
 
-    private static String window(double low, double high, double reference) {
+    /** @param reference above which nothing can be */
+    static String window(double low, double high, double reference) {
         if (low <= 0) return Say.it("ladder.under", volts(high));
         return high >= reference
                 ? Say.it("ladder.over", volts(low))
                 : Say.it("ladder.between", volts(low), volts(high));
     }
 
-    private static String volts(double volts) {
+    static String volts(double volts) {
         return "%.2f V".formatted(volts);
     }
 

@@ -14,7 +14,6 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
 import velvetbezel.job.Entry;
 import velvetbezel.run.Learned;
-import velvetbezel.run.Window;
 import velvetbezel.sheet.KeyPress;
 import velvetbezel.sheet.Sheet;
 import velvetbezel.sheet.Trait;
@@ -31,6 +30,9 @@ import velvetbezel.web.shell.Words;
  * @param plain   buttons of a wheel that no sheet draws
  */
 record WheelView(List<WheelDrawing> layouts, String look, List<String> plain, Optional<Tried> tried) {
+    /** No wheel's input has so many. */
+    private static final double MOST_VOLTS = 100;
+
     /** A press that is asked to be tried. @param button empty for none */
     record Asked(String button, boolean held) {
         static final Asked NOTHING = new Asked("", false);
@@ -121,9 +123,11 @@ record WheelView(List<WheelDrawing> layouts, String look, List<String> plain, Op
             steps.add(Say.it(
                     t.button().isEmpty() ? "try.reads.none" : "try.reads",
                     name(set, t.at().instance()),
-                    volts(t.volts().value()),
+                    LadderView.volts(t.volts().value()),
                     t.button(),
-                    t.window().map(WheelView::window).orElse("")));
+                    t.window()
+                            .map(w -> LadderView.window(w.low(), w.high(), MOST_VOLTS))
+                            .orElse("")));
         for (KeyTry.Said m : tried.messages())
             steps.add(Say.it("try.sends", name(set, m.instance()), message(m.what())));
         for (KeyTry.Said s : tried.shown()) steps.add(Say.it("try.does", name(set, s.instance()), s.what()));
@@ -147,16 +151,5 @@ record WheelView(List<WheelDrawing> layouts, String look, List<String> plain, Op
         return set.instance(instance)
                 .map(i -> Words.sentence(i.device().name()))
                 .orElse(instance);
-    }
-
-    private static String window(Window w) {
-        if (w.low() < 0) return Say.it("ladder.under", volts(w.high()));
-        return w.high() > 100
-                ? Say.it("ladder.over", volts(w.low()))
-                : Say.it("ladder.between", volts(w.low()), volts(w.high()));
-    }
-
-    private static String volts(double volts) {
-        return "%.2f V".formatted(volts);
     }
 }
