@@ -12,6 +12,7 @@ import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Check;
 import velvetbezel.prove.CommonCause;
+import velvetbezel.prove.MeterReadings;
 import velvetbezel.prove.Result;
 import velvetbezel.prove.Verdict;
 import velvetbezel.web.job.BeforePower;
@@ -19,6 +20,7 @@ import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Station;
 import velvetbezel.web.job.TestLine;
+import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
 /** Prove: one check at a time in the car, all of them beside it where there is room. */
@@ -45,7 +47,13 @@ public record ProveView(
         }
     }
 
-    /** The check in hand. @param previous address of the one before, or empty text; @param suspect where to look first if it is not right */
+    /**
+     * The check in hand.
+     *
+     * @param previous address of the one before, or empty text
+     * @param suspect  where to look first if it is not right
+     * @param meter    what a voltmeter must show meanwhile
+     */
     public record Current(
             String previous,
             int number,
@@ -56,6 +64,7 @@ public record ProveView(
             String expected,
             String before,
             String suspect,
+            List<String> meter,
             String resultField,
             String result,
             String noteField,
@@ -71,9 +80,10 @@ public record ProveView(
     public record Ahead(Frame frame, List<Current> cards, List<TestLine> lines) {
         static Ahead of(OpenJob open) {
             List<OpenJob.Tried> due = due(open);
+            Optional<MeterReadings> meter = meter(open);
             return new Ahead(
                     Frame.of(open, Station.PROVE, Frame.Trouble.NONE),
-                    due.stream().map(t -> current(open, t, due)).toList(),
+                    due.stream().map(t -> current(open, t, due, meter)).toList(),
                     due.stream().map(t -> TestLine.of(open, t, false)).toList());
         }
     }
@@ -106,7 +116,7 @@ public record ProveView(
                 !of(open, Verdict.Kind.WRONG).isEmpty(),
                 true,
                 FirstPower.of(open),
-                current.map(t -> current(open, t, due)),
+                current.map(t -> current(open, t, due, meter(open))),
                 due.stream()
                         .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
                         .toList(),
@@ -182,7 +192,23 @@ public record ProveView(
                 .toList();
     }
 
-    private static Current current(OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due) {
+    private static String words(MeterReadings.Line line) {
+        return line.nominal()
+                .map(v -> Say.it(
+                        "prove.meter",
+                        line.joint().label(),
+                        "%.1f".formatted(v.value()),
+                        "%.1f".formatted(line.low().value()),
+                        "%.1f".formatted(line.high().value())))
+                .orElseGet(() -> Say.it("prove.meter.nothing", line.joint().label()));
+    }
+
+    private static Optional<MeterReadings> meter(OpenJob open) {
+        return open.design().map(d -> new MeterReadings(d.installation()));
+    }
+
+    private static Current current(
+            OpenJob open, OpenJob.Tried t, List<OpenJob.Tried> due, Optional<MeterReadings> meter) {
         Check check = t.check();
         String suspect = check.suspects().isEmpty()
                 ? ""
@@ -199,6 +225,8 @@ public record ProveView(
                 check.expected(),
                 TestLine.before(open, t, " at arrival"),
                 suspect,
+                meter.map(m -> m.of(check).stream().map(ProveView::words).toList())
+                        .orElse(List.of()),
                 key(new Entry.ResultGiven(check.function().id())),
                 t.result().name(),
                 key(new Entry.ResultNoted(check.function().id())),
