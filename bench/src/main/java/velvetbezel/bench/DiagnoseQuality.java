@@ -12,7 +12,7 @@ import velvetbezel.diagnose.Diagnosis;
 import velvetbezel.diagnose.Fault;
 import velvetbezel.diagnose.Observation;
 import velvetbezel.diagnose.SymptomTable;
-import velvetbezel.diagnose.TestStep;
+import velvetbezel.diagnose.Trial;
 
 /**
  * How well faults are found, seeded: one or two are drawn, a person with noise complains of one check and follows the
@@ -103,7 +103,7 @@ public final class DiagnoseQuality {
 
     private List<Integer> wrong(int[] shows) {
         return IntStream.range(0, shows.length)
-                .filter(i -> shows[i] != 0 && table.tests().get(i) instanceof TestStep.OfCheck)
+                .filter(i -> shows[i] != 0 && table.tests().get(i) instanceof Trial.OfCheck)
                 .boxed()
                 .toList();
     }

@@ -8,14 +8,14 @@ public sealed interface Advice {
      * @param bits    how much it is expected to tell
      * @param chances of each of its findings
      */
-    record Try(TestStep test, double bits, List<Double> chances) implements Advice {
+    record Try(Trial test, double bits, List<Double> chances) implements Advice {
         public Try {
             chances = List.copyOf(chances);
         }
     }
 
     /** @param belief share of all that speaks for something at this place */
-    record LookAt(Place place, double belief) implements Advice {}
+    record LookAt(RepairPoint place, double belief) implements Advice {}
 
     /** What was seen fits no fault that is known here. */
     record NoneFits() implements Advice {}

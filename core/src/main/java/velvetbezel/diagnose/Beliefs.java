@@ -40,12 +40,12 @@ final class Beliefs {
 
     private final SymptomTable table;
     private final List<SameRow> classes;
-    private final Map<TestStep, Integer> places = new HashMap<>();
+    private final Map<Trial, Integer> places = new HashMap<>();
 
     /** Faults that no test tells apart. */
     private record SameRow(int[] shows, List<Fault> faults, double rate) {
         /** The share of it that lies at a place. */
-        double at(Place place) {
+        double at(RepairPoint place) {
             return faults.stream()
                             .filter(f -> f.place().equals(place))
                             .mapToDouble(Fault::rate)
@@ -66,7 +66,7 @@ final class Beliefs {
             return single() ? List.of(first) : List.of(first, second);
         }
 
-        double at(Place place) {
+        double at(RepairPoint place) {
             return single() ? first.at(place) : 1 - (1 - first.at(place)) * (1 - second.at(place));
         }
 
@@ -98,8 +98,8 @@ final class Beliefs {
         Set<Baseline> touched = IntStream.range(0, table.tests().size())
                 .filter(i -> row.shows()[i] != 0)
                 .mapToObj(i -> table.tests().get(i))
-                .filter(TestStep.OfCheck.class::isInstance)
-                .map(t -> baseline.getOrDefault(((TestStep.OfCheck) t).function(), Baseline.NOT_TESTED))
+                .filter(Trial.OfCheck.class::isInstance)
+                .map(t -> baseline.getOrDefault(((Trial.OfCheck) t).function(), Baseline.NOT_TESTED))
                 .collect(Collectors.toSet());
         if (touched.contains(Baseline.FAULTY)) return FAULTY;
         return touched.contains(Baseline.WORKED) ? WORKED : 1;
@@ -127,11 +127,11 @@ final class Beliefs {
     }
 
     /** Of a test in the table; −1 where it tells nothing. */
-    private int place(TestStep test) {
+    private int place(Trial test) {
         return places.getOrDefault(test, -1);
     }
 
-    private List<Finding> findings(TestStep test) {
+    private List<Finding> findings(Trial test) {
         int i = place(test);
         return i < 0 ? List.of() : table.findings().get(i);
     }
@@ -160,7 +160,8 @@ final class Beliefs {
         for (Observation o : seen) {
             if (o instanceof Observation.OfTest t) {
                 int i = place(t.test());
-                if (i >= 0)
+                if (i < 0) all *= Likelihood.check(0, t.finding());
+                else
                     all *= Likelihood.pair(
                             t.test(), table.findings().get(i).size(), a.shows()[i], b.shows()[i], t.finding());
             } else if (o instanceof Observation.OfLook l) {
@@ -218,9 +219,9 @@ final class Beliefs {
 
     private Advice next(List<Hypothesis> ranked, List<Observation> seen) {
         List<Hypothesis> top = normal(ranked.subList(0, Math.min(WEIGHED, ranked.size())));
-        Map<Place, Double> places = places(top, seen);
+        Map<RepairPoint, Double> places = places(top, seen);
         Optional<Advice.Try> test = best(top, seen);
-        Optional<Map.Entry<Place, Double>> place = places.entrySet().stream()
+        Optional<Map.Entry<RepairPoint, Double>> place = places.entrySet().stream()
                 .max(Comparator.comparingDouble(e -> e.getValue() / e.getKey().cost()));
         boolean sure = places.values().stream().anyMatch(b -> b >= ENOUGH);
         if (place.isPresent() && (sure || test.isEmpty() || test.get().bits() < LEAST_BITS))
@@ -234,11 +235,11 @@ final class Beliefs {
     }
 
     /** Belief at each place; one that was looked at twice in vain is done with. */
-    private static Map<Place, Double> places(List<Hypothesis> top, List<Observation> seen) {
-        Map<Place, Long> looks = seen.stream()
+    private static Map<RepairPoint, Double> places(List<Hypothesis> top, List<Observation> seen) {
+        Map<RepairPoint, Long> looks = seen.stream()
                 .filter(Observation.OfLook.class::isInstance)
                 .collect(Collectors.groupingBy(o -> ((Observation.OfLook) o).place(), Collectors.counting()));
-        Map<Place, Double> places = new TreeMap<>();
+        Map<RepairPoint, Double> places = new TreeMap<>();
         for (Hypothesis h : top)
             h.rows().stream()
                     .flatMap(c -> c.faults().stream())
@@ -250,7 +251,7 @@ final class Beliefs {
     }
 
     private Optional<Advice.Try> best(List<Hypothesis> top, List<Observation> seen) {
-        Set<TestStep> done = new HashSet<>();
+        Set<Trial> done = new HashSet<>();
         seen.forEach(o -> {
             if (o instanceof Observation.OfTest t) done.add(t.test());
             if (o instanceof Observation.CouldNot c) done.add(c.test());
@@ -293,7 +294,7 @@ final class Beliefs {
     }
 
     /** How likely each finding of one test is now. */
-    List<Double> chances(TestStep test, List<Observation> seen) {
+    List<Double> chances(Trial test, List<Observation> seen) {
         int i = place(test);
         if (i < 0) return List.of();
         List<Hypothesis> all = weighed(seen);

@@ -30,7 +30,7 @@ public record Diagnosis(
 
     /** How likely each finding of a test is; none of a test that tells nothing. */
     public static List<Double> chances(
-            SymptomTable table, TestStep test, List<Observation> seen, Map<FunctionId, Baseline> baseline) {
+            SymptomTable table, Trial test, List<Observation> seen, Map<FunctionId, Baseline> baseline) {
         return new Beliefs(table, baseline).chances(test, seen);
     }
 }

@@ -1,5 +1,6 @@
 package velvetbezel.diagnose;
 
+import java.util.ArrayList;
 import java.util.List;
 import velvetbezel.harness.Edit;
 
@@ -18,7 +19,7 @@ public record Fault(
         FaultKind kind,
         List<Edit> edits,
         String words,
-        Place place,
+        RepairPoint place,
         boolean ofCar,
         double rate,
         List<String> called) {
@@ -28,7 +29,7 @@ public record Fault(
     }
 
     Fault alsoCalled(Fault other) {
-        List<String> names = new java.util.ArrayList<>(called);
+        List<String> names = new ArrayList<>(called);
         names.add(other.words);
         return new Fault(id, kind, edits, words, place, ofCar, rate + other.rate, names);
     }

@@ -1,14 +1,11 @@
 package velvetbezel.diagnose;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import velvetbezel.function.FirstUse;
 import velvetbezel.harness.Builder;
 import velvetbezel.harness.Cap;
@@ -82,7 +79,7 @@ final class FaultCatalogue {
                 .toList();
     }
 
-    private void add(FaultKind kind, String words, Place place, boolean ofCar, List<Edit> edits) {
+    private void add(FaultKind kind, String words, RepairPoint place, boolean ofCar, List<Edit> edits) {
         Fault fault = new Fault(
                 edits.toString(),
                 kind,
@@ -95,19 +92,19 @@ final class FaultCatalogue {
         found.merge(Set.copyOf(edits), fault, Fault::alsoCalled);
     }
 
-    private void add(FaultKind kind, String words, Place place, boolean ofCar, Edit edit) {
+    private void add(FaultKind kind, String words, RepairPoint place, boolean ofCar, Edit edit) {
         add(kind, words, place, ofCar, List.of(edit));
     }
 
     // --- places
 
-    private Place joint(Joint j) {
-        return Place.of(Place.Kind.JOINT, "joint " + j.id(), "the " + j.id().label(), 0);
+    private RepairPoint joint(Joint j) {
+        return RepairPoint.of(RepairPoint.Kind.JOINT, "joint " + j.id(), "the " + j.id().label(), 0);
     }
 
-    private Place plug(Mating m) {
-        return Place.of(
-                Place.Kind.PLUG,
+    private RepairPoint plug(Mating m) {
+        return RepairPoint.of(
+                RepairPoint.Kind.PLUG,
                 "plug " + m.first(),
                 "plug %s of %s in %s of %s"
                         .formatted(m.plug(), device(m.instance()), m.otherPlug(), device(m.otherInstance())),
@@ -123,8 +120,9 @@ final class FaultCatalogue {
                 .orElse(0);
     }
 
-    private Place device(Instance i) {
-        return Place.of(Place.Kind.DEVICE, "device " + i.id(), i.device().name(), 0);
+    private RepairPoint device(Instance i) {
+        return RepairPoint.of(
+                RepairPoint.Kind.DEVICE, "device " + i.id(), i.device().name(), 0);
     }
 
     private String device(String instance) {
@@ -136,15 +134,15 @@ final class FaultCatalogue {
     }
 
     /** Where a conductor is looked at: its joint or plug, else the loom it runs in or the part it belongs to. */
-    private Place place(Conductor c) {
+    private RepairPoint place(Conductor c) {
         if (c.kind() == Conductor.Kind.LEG && jointOf.containsKey(c.id())) return joint(jointOf.get(c.id()));
         if (c.kind() == Conductor.Kind.CONTACT)
             return mating(c.a()).or(() -> mating(c.b())).map(this::plug).orElseGet(() -> loom(c));
-        return ofCar(c) ? loom(c) : Place.of(Place.Kind.LEAD, "lead " + c.id(), labels.conductor(c), 0);
+        return ofCar(c) ? loom(c) : RepairPoint.of(RepairPoint.Kind.LEAD, "lead " + c.id(), labels.conductor(c), 0);
     }
 
-    private Place loom(Conductor c) {
-        return Place.of(Place.Kind.LOOM, "loom " + c.id(), labels.conductor(c), 0);
+    private RepairPoint loom(Conductor c) {
+        return RepairPoint.of(RepairPoint.Kind.LOOM, "loom " + c.id(), labels.conductor(c), 0);
     }
 
     private boolean ofCar(Conductor c) {
@@ -217,7 +215,7 @@ final class FaultCatalogue {
     }
 
     private void loose(Mating m, List<Conductor> contacts) {
-        Place place = plug(m);
+        RepairPoint place = plug(m);
         add(
                 FaultKind.PLUG_NOT_HOME,
                 place.words() + " is not home"
@@ -260,7 +258,7 @@ final class FaultCatalogue {
         if (jointOf.get(first) == jointOf.get(second)
                 || !LookAlike.leads(installation.terminal(a.a()), installation.terminal(b.a()))) return;
         String names = "%s and %s".formatted(labels.terminal(a.a()), labels.terminal(b.a()));
-        Place place = joint(jointOf.get(first));
+        RepairPoint place = joint(jointOf.get(first));
         add(FaultKind.LEADS_EXCHANGED, names + " are exchanged", place, false, new Edit.Swap(first, second));
         add(FaultKind.LEAD_ASTRAY, astray(a, b), place, false, new Edit.Move(first, b.b()));
         add(FaultKind.LEAD_ASTRAY, astray(b, a), joint(jointOf.get(second)), false, new Edit.Move(second, a.b()));
@@ -300,12 +298,13 @@ final class FaultCatalogue {
     }
 
     private void shorts() {
-        Map<TerminalId, Place> at = new LinkedHashMap<>();
+        Map<TerminalId, RepairPoint> at = new LinkedHashMap<>();
         installation.joints().forEach(j -> at.put(j.leads().get(0), joint(j)));
         for (Cap c : installation.caps())
             at.put(
                     c.lead(),
-                    Place.of(Place.Kind.LEAD, "cap " + c.lead(), "the cap of " + labels.terminal(c.lead()), 0));
+                    RepairPoint.of(
+                            RepairPoint.Kind.LEAD, "cap " + c.lead(), "the cap of " + labels.terminal(c.lead()), 0));
         at.forEach((t, place) -> {
             add(
                     FaultKind.SHORT_TO_GROUND,
@@ -333,8 +332,8 @@ final class FaultCatalogue {
                     add(
                             FaultKind.FUSE_BLOWN,
                             i.device().name() + " is blown",
-                            Place.of(
-                                    Place.Kind.FUSE,
+                            RepairPoint.of(
+                                    RepairPoint.Kind.FUSE,
                                     "fuse " + i.id(),
                                     i.device().name(),
                                     0),
@@ -360,8 +359,8 @@ final class FaultCatalogue {
                 add(
                         FaultKind.MOUNTED_WRONG,
                         "%s is mounted wrong: %s".formatted(i.device().name(), p),
-                        Place.of(
-                                Place.Kind.MOUNTING,
+                        RepairPoint.of(
+                                RepairPoint.Kind.MOUNTING,
                                 "mounting " + i.id(),
                                 "how %s lies".formatted(i.device().name()),
                                 0),
@@ -380,8 +379,8 @@ final class FaultCatalogue {
     private void settings(FirstUse first) {
         for (Instance i : installation.instances()) {
             if (i.owner() == Instance.Owner.CAR) continue;
-            Place place = Place.of(
-                    Place.Kind.SETTINGS,
+            RepairPoint place = RepairPoint.of(
+                    RepairPoint.Kind.SETTINGS,
                     "settings " + i.id(),
                     "the settings of " + i.device().name(),
                     0);
@@ -411,12 +410,5 @@ final class FaultCatalogue {
 
     private String now(Instance i, Choice c) {
         return installation.settings().getOrDefault(i.id() + "." + c.name(), c.start());
-    }
-
-    /** By place, for whoever counts opportunities. */
-    static Map<FaultKind, Long> opportunities(Collection<Fault> faults) {
-        return faults.stream()
-                .map(Fault::kind)
-                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     }
 }

@@ -21,11 +21,12 @@ final class Likelihood {
     private Likelihood() {}
 
     /** @param predicted place among {@code of} findings; {@code seen} the same, or below 0 as an observation says */
-    static double of(TestStep test, int of, int predicted, int seen) {
-        return test instanceof TestStep.OfReading ? reading(of, predicted, seen) : check(predicted, seen);
+    static double of(Trial test, int of, int predicted, int seen) {
+        return test instanceof Trial.OfReading ? reading(of, predicted, seen) : check(predicted, seen);
     }
 
-    private static double check(int predicted, int seen) {
+    /** What no fault here changes is predicted to be right. */
+    static double check(int predicted, int seen) {
         if (seen == Observation.NONE_OF_THEM) return predicted == 0 ? UNHEARD_OF_AND_RIGHT : UNHEARD_OF;
         if (seen == Observation.NOT_RIGHT) return predicted == 0 ? RIGHT_FOR_WRONG : AS_PREDICTED;
         if (seen == predicted) return AS_PREDICTED;
@@ -39,12 +40,12 @@ final class Likelihood {
     }
 
     /** Of two faults at once: what one alone shows where the other shows nothing, else either. */
-    static double pair(TestStep test, int of, int first, int second, int seen) {
+    static double pair(Trial test, int of, int first, int second, int seen) {
         if (first == second || second == 0) return of(test, of, first, seen);
         if (first == 0) return of(test, of, second, seen);
         return EITHER * of(test, of, first, seen)
                 + EITHER * of(test, of, second, seen)
-                + NEITHER * (test instanceof TestStep.OfReading ? READS_WRONG / Math.max(1, of - 1) : OTHER_SYMPTOM);
+                + NEITHER * (test instanceof Trial.OfReading ? READS_WRONG / Math.max(1, of - 1) : OTHER_SYMPTOM);
     }
 
     static double look(boolean there, boolean found) {

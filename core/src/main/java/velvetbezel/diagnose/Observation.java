@@ -8,11 +8,11 @@ public sealed interface Observation {
     int NOT_RIGHT = -1;
 
     /** @param finding place among the test's findings, or one of the two above */
-    record OfTest(TestStep test, int finding) implements Observation {}
+    record OfTest(Trial test, int finding) implements Observation {}
 
     /** It could not be tried: nothing is known by it, and it is not advised again. */
-    record CouldNot(TestStep test) implements Observation {}
+    record CouldNot(Trial test) implements Observation {}
 
     /** A place was looked at. @param found whether something was wrong there */
-    record OfLook(Place place, boolean found) implements Observation {}
+    record OfLook(RepairPoint place, boolean found) implements Observation {}
 }

@@ -16,7 +16,7 @@ import velvetbezel.units.Volts;
  * @param findings of each test what it can show, first what it shows where nothing is wrong
  * @param rows     a fault each, the likeliest first
  */
-public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, List<Row> rows) {
+public record SymptomTable(List<Trial> tests, List<List<Finding>> findings, List<Row> rows) {
     public SymptomTable {
         tests = List.copyOf(tests);
         findings = List.copyOf(findings);
@@ -65,7 +65,7 @@ public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, L
     }
 
     /** Tests that a fault at a place can change: what is mended there is tried again by these. */
-    public List<TestStep> touchedFrom(String place) {
+    public List<Trial> touchedFrom(String place) {
         return IntStream.range(0, tests.size())
                 .filter(i -> rows.stream()
                         .anyMatch(r ->
@@ -74,7 +74,7 @@ public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, L
                 .toList();
     }
 
-    public Optional<Place> place(String name) {
+    public Optional<RepairPoint> place(String name) {
         return rows.stream()
                 .map(r -> r.fault().place())
                 .filter(p -> p.name().equals(name))
@@ -82,7 +82,7 @@ public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, L
     }
 
     /** What a voltage means at a reading's place: the finding that holds it. */
-    public int findingOf(TestStep reading, Volts volts) {
+    public int findingOf(Trial reading, Volts volts) {
         int i = indexOf(reading);
         List<Finding> of = findings.get(i);
         for (int k = 0; k < of.size(); k++) {
@@ -95,7 +95,7 @@ public record SymptomTable(List<TestStep> tests, List<List<Finding>> findings, L
     }
 
     /** @return the place of a test; −1 where it tells nothing */
-    public int indexOf(TestStep test) {
+    public int indexOf(Trial test) {
         return tests.indexOf(test);
     }
 }

@@ -110,11 +110,11 @@ final class TableRun {
         List<TerminalId> at = List.copyOf(points.keySet());
         return IntStream.range(0, table.tests().size())
                 .map(i -> {
-                    if (table.tests().get(i) instanceof TestStep.OfReading r) {
+                    if (table.tests().get(i) instanceof Trial.OfReading r) {
                         Optional<Volts> volts = now.volts.get(r.in().ordinal() * at.size() + at.indexOf(r.at()));
                         return table.findingOf(r, volts.orElse(new Volts(0)));
                     }
-                    FunctionId f = ((TestStep.OfCheck) table.tests().get(i)).function();
+                    FunctionId f = ((Trial.OfCheck) table.tests().get(i)).function();
                     int check = functions.stream().map(CarFunction::id).toList().indexOf(f);
                     return table.findings().get(i).indexOf(now.checks.get(check).against(right.checks.get(check)));
                 })
@@ -168,13 +168,13 @@ final class TableRun {
     // --- the table of what they showed
 
     private SymptomTable table(List<Result> results, Shown right) {
-        List<TestStep> tests = new ArrayList<>();
+        List<Trial> tests = new ArrayList<>();
         List<List<Finding>> findings = new ArrayList<>();
         List<int[]> columns = new ArrayList<>();
         for (int i = 0; i < functions.size(); i++) {
             int check = i;
             column(
-                    new TestStep.OfCheck(functions.get(i).id()),
+                    new Trial.OfCheck(functions.get(i).id()),
                     Finding.Symptom.RIGHT,
                     results.stream().<Finding>map(r -> r.symptoms.get(check)).toList(),
                     tests,
@@ -189,7 +189,7 @@ final class TableRun {
                         right.volts.get(place),
                         results.stream().map(r -> r.volts.get(place)).toList());
                 column(
-                        new TestStep.OfReading(at.get(p), state, points.get(at.get(p))),
+                        new Trial.OfReading(at.get(p), state, points.get(at.get(p))),
                         bands.of(right.volts.get(place)),
                         results.stream().map(r -> bands.of(r.volts.get(place))).toList(),
                         tests,
@@ -206,10 +206,10 @@ final class TableRun {
     }
 
     private static void column(
-            TestStep test,
+            Trial test,
             Finding healthy,
             List<Finding> shown,
-            List<TestStep> tests,
+            List<Trial> tests,
             List<List<Finding>> findings,
             List<int[]> columns) {
         Map<Finding, Integer> places = new LinkedHashMap<>(Map.of(healthy, 0));

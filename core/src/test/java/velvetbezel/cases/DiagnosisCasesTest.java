@@ -19,7 +19,7 @@ import velvetbezel.diagnose.Diagnosis;
 import velvetbezel.diagnose.FaultRates;
 import velvetbezel.diagnose.Observation;
 import velvetbezel.diagnose.SymptomTable;
-import velvetbezel.diagnose.TestStep;
+import velvetbezel.diagnose.Trial;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Kind;
@@ -69,7 +69,7 @@ class DiagnosisCasesTest {
     }
 
     private static int shows(String id, SymptomTable.Row row, String function) {
-        int i = table(id).indexOf(new TestStep.OfCheck(new FunctionId(function)));
+        int i = table(id).indexOf(new Trial.OfCheck(new FunctionId(function)));
         assertTrue(i >= 0, () -> "no fault of " + id + " shows at " + function);
         return row.shows()[i];
     }
@@ -151,6 +151,6 @@ class DiagnosisCasesTest {
         int[] a = row(id, one).shows();
         int[] b = row(id, other).shows();
         assertTrue(IntStream.range(0, a.length)
-                .anyMatch(i -> a[i] != b[i] && table.tests().get(i) instanceof TestStep.OfReading));
+                .anyMatch(i -> a[i] != b[i] && table.tests().get(i) instanceof Trial.OfReading));
     }
 }

@@ -81,8 +81,8 @@ class DiagnosisTest {
         return (Finding.Symptom) table.findings().get(i).get(row.shows()[i]);
     }
 
-    private static TestStep check(String function) {
-        return new TestStep.OfCheck(new FunctionId(function));
+    private static Trial check(String function) {
+        return new Trial.OfCheck(new FunctionId(function));
     }
 
     private static Observation seen(int test, SymptomTable.Row row) {
@@ -176,7 +176,7 @@ class DiagnosisTest {
 
     private static List<Integer> wrongChecks(SymptomTable.Row row) {
         return IntStream.range(0, table.tests().size())
-                .filter(i -> row.shows()[i] != 0 && table.tests().get(i) instanceof TestStep.OfCheck)
+                .filter(i -> row.shows()[i] != 0 && table.tests().get(i) instanceof Trial.OfCheck)
                 .boxed()
                 .toList();
     }
@@ -231,7 +231,7 @@ class DiagnosisTest {
                 .findFirst()
                 .orElseThrow();
         int wrong = wrongChecks(row).get(0);
-        FunctionId f = ((TestStep.OfCheck) table.tests().get(wrong)).function();
+        FunctionId f = ((Trial.OfCheck) table.tests().get(wrong)).function();
         List<Observation> seen = List.of(seen(wrong, row));
         assertTrue(ofCar(seen, Map.of(f, Baseline.WORKED)) < ofCar(seen, Map.of()));
         assertTrue(ofCar(seen, Map.of()) < ofCar(seen, Map.of(f, Baseline.FAULTY)));
@@ -261,7 +261,7 @@ class DiagnosisTest {
     @Test
     void mendedPlaceHasEverythingTriedAgainThatItCanTouch() {
         SymptomTable.Row row = row(FaultKind.JOINT_OPEN, "front left + joint");
-        List<TestStep> again = table.touchedFrom(row.fault().place().name());
+        List<Trial> again = table.touchedFrom(row.fault().place().name());
         wrongChecks(row).forEach(i -> assertTrue(again.contains(table.tests().get(i))));
     }
 

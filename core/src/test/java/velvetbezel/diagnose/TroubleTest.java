@@ -109,7 +109,7 @@ class TroubleTest {
                 .filter(r -> r.fault().words().contains(cause))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError("no fault " + cause));
-        int i = table.indexOf(new TestStep.OfCheck(new FunctionId(function)));
+        int i = table.indexOf(new Trial.OfCheck(new FunctionId(function)));
         assertTrue(i >= 0, () -> "no fault shows at " + function);
         Finding.Symptom symptom = (Finding.Symptom) table.findings().get(i).get(row.shows()[i]);
         assertTrue(

@@ -17,9 +17,9 @@ import velvetbezel.diagnose.Explanation;
 import velvetbezel.diagnose.Fault;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.Observation;
-import velvetbezel.diagnose.Place;
+import velvetbezel.diagnose.RepairPoint;
 import velvetbezel.diagnose.SymptomTable;
-import velvetbezel.diagnose.TestStep;
+import velvetbezel.diagnose.Trial;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.Catalogue;
 import velvetbezel.function.FunctionId;
@@ -177,9 +177,9 @@ record FindView(
             if (advice instanceof Advice.LookAt l) return Optional.of(look(l.place(), l.belief()));
             if (!(advice instanceof Advice.Try t)) return Optional.empty();
             return Optional.of(
-                    t.test() instanceof TestStep.OfCheck c
+                    t.test() instanceof Trial.OfCheck c
                             ? check(function(c.function()), t.chances(), false)
-                            : reading((TestStep.OfReading) t.test(), t.chances()));
+                            : reading((Trial.OfReading) t.test(), t.chances()));
         }
 
         private CarFunction function(FunctionId id) {
@@ -188,7 +188,7 @@ record FindView(
 
         /** A check that is known not to be right is asked for its symptom. */
         private Ask symptom(CarFunction f) {
-            return check(f, search.chances(new TestStep.OfCheck(f.id())), true);
+            return check(f, search.chances(new Trial.OfCheck(f.id())), true);
         }
 
         private Ask check(CarFunction f, List<Double> chances, boolean wrong) {
@@ -215,7 +215,7 @@ record FindView(
 
         /** What faults would show here, the likeliest first; two that sound the same are told apart by their step. */
         private List<Answer> symptoms(CarFunction f, List<Double> chances) {
-            int i = table.indexOf(new TestStep.OfCheck(f.id()));
+            int i = table.indexOf(new Trial.OfCheck(f.id()));
             List<Finding> findings = table.findings().get(i);
             Map<String, Integer> by = new LinkedHashMap<>();
             IntStream.range(1, findings.size())
@@ -233,7 +233,7 @@ record FindView(
                     .toList();
         }
 
-        private Ask reading(TestStep.OfReading r, List<Double> chances) {
+        private Ask reading(Trial.OfReading r, List<Double> chances) {
             Entry.ProbeRead entry = new Entry.ProbeRead(r.at(), r.in());
             int i = table.indexOf(r);
             List<Finding> findings = table.findings().get(i);
@@ -264,7 +264,7 @@ record FindView(
                     : "0 V";
         }
 
-        private Ask look(Place place, double belief) {
+        private Ask look(RepairPoint place, double belief) {
             return new Ask(
                     Say.it("find.look", place.words()),
                     Say.it("find.look." + place.kind()),
@@ -336,13 +336,13 @@ record FindView(
                                         : "find.nothing.there"),
                         key(new Entry.PlaceLooked(l.place().name()))));
             if (!(o instanceof Observation.OfTest t)) return Optional.empty();
-            if (t.test() instanceof TestStep.OfReading r)
+            if (t.test() instanceof Trial.OfReading r)
                 return Optional.of(new Seen(
                         "%s, %s".formatted(r.words(), Say.it("find.state." + r.in())),
                         open.text(new Entry.ProbeRead(r.at(), r.in())) + " V"
                                 + (t.finding() < 0 ? Say.it("find.nothing.predicts") : ""),
                         key(new Entry.ProbeRead(r.at(), r.in()))));
-            FunctionId f = ((TestStep.OfCheck) t.test()).function();
+            FunctionId f = ((Trial.OfCheck) t.test()).function();
             return Optional.of(new Seen(open.functionName(f), found(t), key(new Entry.ResultGiven(f))));
         }
 

@@ -9,7 +9,7 @@ import velvetbezel.diagnose.Diagnosis;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.Observation;
 import velvetbezel.diagnose.SymptomTable;
-import velvetbezel.diagnose.TestStep;
+import velvetbezel.diagnose.Trial;
 import velvetbezel.function.FunctionId;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
@@ -25,11 +25,9 @@ record Search(OpenJob open, SymptomTable table) {
     /** Checks that are not right, and of which nobody said in which way. */
     List<OpenJob.Tried> unsaid() {
         return wrong().stream()
-                .filter(t ->
-                        !open.has(new Entry.SymptomSeen(t.check().function().id()))
-                                && table.indexOf(new TestStep.OfCheck(
-                                                t.check().function().id()))
-                                        >= 0)
+                .filter(t -> !open.has(
+                                new Entry.SymptomSeen(t.check().function().id()))
+                        && table.indexOf(new Trial.OfCheck(t.check().function().id())) >= 0)
                 .toList();
     }
 
@@ -43,16 +41,16 @@ record Search(OpenJob open, SymptomTable table) {
     List<Observation> seen() {
         List<Observation> seen = new ArrayList<>();
         for (OpenJob.Tried t : open.tried()) {
-            TestStep test = new TestStep.OfCheck(t.check().function().id());
-            if (table.indexOf(test) < 0 && t.result() != Result.NOT_RIGHT) continue;
+            Trial test = new Trial.OfCheck(t.check().function().id());
+            if (table.indexOf(test) < 0) continue;
             if (t.result() == Result.RIGHT) seen.add(new Observation.OfTest(test, 0));
             if (t.result() == Result.COULD_NOT_TEST) seen.add(new Observation.CouldNot(test));
         }
         wrong().forEach(t -> seen.add(new Observation.OfTest(
-                new TestStep.OfCheck(t.check().function().id()),
+                new Trial.OfCheck(t.check().function().id()),
                 finding(t.check().function().id()))));
-        for (TestStep test : table.tests())
-            if (test instanceof TestStep.OfReading r)
+        for (Trial test : table.tests())
+            if (test instanceof Trial.OfReading r)
                 open.state()
                         .get(new Entry.ProbeRead(r.at(), r.in()))
                         .ifPresent(v -> seen.add(new Observation.OfTest(r, table.findingOf(r, v))));
@@ -64,7 +62,7 @@ record Search(OpenJob open, SymptomTable table) {
     private int finding(FunctionId function) {
         Optional<String> said = open.state().get(new Entry.SymptomSeen(function));
         if (said.isEmpty()) return Observation.NOT_RIGHT;
-        int i = table.indexOf(new TestStep.OfCheck(function));
+        int i = table.indexOf(new Trial.OfCheck(function));
         List<Finding> findings = i < 0 ? List.of() : table.findings().get(i);
         for (int k = 0; k < findings.size(); k++)
             if (((Finding.Symptom) findings.get(k)).key().equals(said.get())) return k;
@@ -81,7 +79,7 @@ record Search(OpenJob open, SymptomTable table) {
         return Diagnosis.of(table, seen(), baseline());
     }
 
-    List<Double> chances(TestStep test) {
+    List<Double> chances(Trial test) {
         return Diagnosis.chances(table, test, seen(), baseline());
     }
 
@@ -94,9 +92,9 @@ record Search(OpenJob open, SymptomTable table) {
         changes.add(Change.set(new Entry.PlaceLooked(place), Entry.Look.MENDED));
         List<FunctionId> again = new ArrayList<>();
         wrong().forEach(t -> again.add(t.check().function().id()));
-        for (TestStep test : table.touchedFrom(place)) {
-            if (test instanceof TestStep.OfCheck c) again.add(c.function());
-            else if (test instanceof TestStep.OfReading r) gone(changes, new Entry.ProbeRead(r.at(), r.in()));
+        for (Trial test : table.touchedFrom(place)) {
+            if (test instanceof Trial.OfCheck c) again.add(c.function());
+            else if (test instanceof Trial.OfReading r) gone(changes, new Entry.ProbeRead(r.at(), r.in()));
         }
         again.stream().distinct().forEach(f -> {
             gone(changes, new Entry.ResultGiven(f));

@@ -8,7 +8,8 @@ package velvetbezel.diagnose;
  * @param minutes to look at it once its location is open
  * @param away    to get there, where it is not at the radio's place
  */
-public record Place(Kind kind, String name, String words, int minutes, int away) implements Comparable<Place> {
+public record RepairPoint(Kind kind, String name, String words, int minutes, int away)
+        implements Comparable<RepairPoint> {
     /** Minutes to look at one (from memory). */
     public enum Kind {
         JOINT(2),
@@ -27,8 +28,8 @@ public record Place(Kind kind, String name, String words, int minutes, int away)
         }
     }
 
-    static Place of(Kind kind, String name, String words, int away) {
-        return new Place(kind, name, words, kind.minutes, away);
+    static RepairPoint of(Kind kind, String name, String words, int away) {
+        return new RepairPoint(kind, name, words, kind.minutes, away);
     }
 
     public int cost() {
@@ -36,7 +37,7 @@ public record Place(Kind kind, String name, String words, int minutes, int away)
     }
 
     @Override
-    public int compareTo(Place other) {
+    public int compareTo(RepairPoint other) {
         return name.compareTo(other.name);
     }
 }
