@@ -46,6 +46,9 @@ class JobCodecTest {
         wish/chimes=must stay
         result/power=NOT_RIGHT
         result note/power=hums
+        symptom/front left=0 MISSING music @ front left speaker
+        probe/radio.acc/run with lamps=12.4
+        look/joint joint ground=nothing wrong
         need/dash kit=own part
         need minutes/dash kit=90
         need material/harness=12.50
