@@ -121,7 +121,8 @@ public record ButtonMap(Instance device, List<Cell> cells, List<String> unreacha
                 .findFirst();
     }
 
-    private static Set<String> heard(Stream<Instance> devices) {
+    /** Messages that any of these devices listens for. */
+    static Set<String> heard(Stream<Instance> devices) {
         return devices.flatMap(
                         i -> i.device().rules().stream().flatMap(r -> i.device().parts(r.when())))
                 .filter(Guard.Hears.class::isInstance)

@@ -104,7 +104,7 @@ public final class SetUpSearch {
 
     /** Kept over time: no scenario chooses them, they are no device's of the car, or their sheet says when they are set. */
     private static List<Setting> settings(Installation built, Set<String> inUse) {
-        Set<String> heard = heard(built);
+        Set<String> heard = ButtonMap.heard(built.instances().stream());
         List<Setting> settings = new ArrayList<>();
         for (Instance i : built.instances())
             for (Choice c : i.device().settings()) {
@@ -120,15 +120,6 @@ public final class SetUpSearch {
                             choices(i, c, heard)));
             }
         return settings;
-    }
-
-    private static Set<String> heard(Installation built) {
-        return built.instances().stream()
-                .flatMap(
-                        i -> i.device().rules().stream().flatMap(r -> i.device().parts(r.when())))
-                .filter(Guard.Hears.class::isInstance)
-                .map(g -> ((Guard.Hears) g).signal())
-                .collect(Collectors.toSet());
     }
 
     private static List<String> choices(Instance i, Choice c, Set<String> heard) {
