@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
@@ -94,7 +93,14 @@ final class Solver {
     private void solveIsland(int reference, List<Integer> members, Islands islands, double[] volts, double[] amps) {
         int[] row = new int[net.nodes()];
         Arrays.fill(row, -1);
-        int size = number(reference, members, row);
+        int size = FarFirst.number(
+                net.nodes(),
+                reference,
+                members.stream()
+                        .map(i -> branches[i])
+                        .filter(b -> !(b instanceof Branch.Current))
+                        .toList(),
+                row);
         List<Integer> ideal = members.stream()
                 .filter(i -> branches[i] instanceof Branch.Source s && s.ohms() == 0)
                 .toList();
@@ -108,38 +114,6 @@ final class Solver {
         DMatrixRMaj solved = linear(matrix, right, ideal.isEmpty());
         for (int node = 0; node < row.length; node++) if (row[node] >= 0) volts[node] = solved.get(row[node], 0);
         for (int k = 0; k < ideal.size(); k++) amps[ideal.get(k)] = solved.get(size + k, 0);
-    }
-
-    /**
-     * Numbers an island's nodes but its reference, the farthest first: a harness is nearly a tree, and a tree that is
-     * eliminated from its ends fills nothing in.
-     *
-     * @return how many there are
-     */
-    private int number(int reference, List<Integer> members, int[] row) {
-        int[] first = new int[net.nodes() + 1];
-        int[] ends = members.stream()
-                .filter(i -> !(branches[i] instanceof Branch.Current))
-                .flatMapToInt(i -> IntStream.of(branches[i].a(), branches[i].b()))
-                .toArray();
-        for (int end : ends) first[end + 1]++;
-        for (int n = 0; n < net.nodes(); n++) first[n + 1] += first[n];
-        int[] beside = new int[ends.length];
-        int[] next = first.clone();
-        for (int e = 0; e < ends.length; e++) beside[next[ends[e]]++] = ends[e ^ 1];
-        int[] near = new int[net.nodes()];
-        near[0] = reference;
-        int found = 1;
-        row[reference] = 0;
-        for (int n = 0; n < found; n++)
-            for (int k = first[near[n]]; k < first[near[n] + 1]; k++)
-                if (row[beside[k]] < 0) {
-                    row[beside[k]] = 0;
-                    near[found++] = beside[k];
-                }
-        row[reference] = -1;
-        for (int n = 1; n < found; n++) row[near[n]] = found - 1 - n;
-        return found - 1;
     }
 
     private static DMatrixRMaj linear(DMatrixRMaj matrix, DMatrixRMaj right, boolean positiveDefinite) {

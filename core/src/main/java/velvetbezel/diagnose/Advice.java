@@ -17,6 +17,9 @@ public sealed interface Advice {
     /** @param belief share of all that speaks for something at this place */
     record LookAt(RepairPoint place, double belief) implements Advice {}
 
+    /** The meter itself is in doubt: its clip, leads and fuse come first, on a point that is known to be live. */
+    record ProveMeter(double belief) implements Advice {}
+
     /** What was seen fits no fault that is known here. */
     record NoneFits() implements Advice {}
 }

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +14,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import velvetbezel.function.FunctionId;
+import velvetbezel.harness.Builder;
 import velvetbezel.prove.Baseline;
 
 /** Weighs every fault, and every two of them, against what was seen. */
@@ -37,27 +37,27 @@ final class Beliefs {
     private static final double LEAST_BITS = 0.3;
     private static final double SMALL = 1e-4;
     private static final int LOOKS = 2;
+    /** Belief at which a meter is proved first (from memory). */
+    private static final double METER_IN_DOUBT = 0.3;
+    /** A reading that less than this of belief explains speaks against the sheet. */
+    private static final double HARDLY = 0.05;
+    /** What comes and goes is a loose thing, so many times as likely (common practice, no source). */
+    private static final double LOOSE_AT_TIMES = 5;
+
+    private static final Set<FaultKind> LOOSE = Set.of(FaultKind.POOR_CONTACT, FaultKind.PLUG_NOT_HOME);
 
     private final SymptomTable table;
     private final List<SameRow> classes;
     private final Map<Trial, Integer> places = new HashMap<>();
 
-    /** Faults that no test tells apart. */
-    private record SameRow(int[] shows, List<Fault> faults, double rate) {
-        /** The share of it that lies at a place. */
-        double at(RepairPoint place) {
-            return faults.stream()
-                            .filter(f -> f.place().equals(place))
-                            .mapToDouble(Fault::rate)
-                            .sum()
-                    / Math.max(
-                            Double.MIN_NORMAL,
-                            faults.stream().mapToDouble(Fault::rate).sum());
-        }
-    }
-
-    /** One class, or two. @param second the first again where there is one alone */
-    private record Hypothesis(SameRow first, SameRow second, double weight) {
+    /**
+     * One class, or two.
+     *
+     * @param second the first again where there is one alone
+     * @param weight its belief; its logarithm while they are weighed
+     * @param dead   the part of it in which the meter is at fault
+     */
+    private record Hypothesis(SameRow first, SameRow second, double weight, double dead) {
         boolean single() {
             return first == second;
         }
@@ -70,26 +70,15 @@ final class Beliefs {
             return single() ? first.at(place) : 1 - (1 - first.at(place)) * (1 - second.at(place));
         }
 
-        Hypothesis scaled(double by) {
-            return new Hypothesis(first, second, weight * by);
+        Hypothesis weighing(double other) {
+            return new Hypothesis(first, second, other, dead);
         }
     }
 
     Beliefs(SymptomTable table, Map<FunctionId, Baseline> baseline) {
         this.table = table;
         for (int i = 0; i < table.tests().size(); i++) places.put(table.tests().get(i), i);
-        Map<List<Integer>, List<SymptomTable.Row>> same = new LinkedHashMap<>();
-        for (SymptomTable.Row r : table.rows())
-            same.computeIfAbsent(Arrays.stream(r.shows()).boxed().toList(), k -> new ArrayList<>())
-                    .add(r);
-        this.classes = same.values().stream()
-                .map(rows -> new SameRow(
-                        rows.get(0).shows(),
-                        rows.stream().map(SymptomTable.Row::fault).toList(),
-                        rows.stream()
-                                .mapToDouble(r -> r.fault().rate() * known(r, baseline))
-                                .sum()))
-                .toList();
+        this.classes = SameRow.of(table.rows(), r -> r.fault().rate() * known(r, baseline));
     }
 
     /** What the car did at arrival speaks for or against its own old faults. */
@@ -105,25 +94,44 @@ final class Beliefs {
         return touched.contains(Baseline.WORKED) ? WORKED : 1;
     }
 
-    Diagnosis after(List<Observation> seen) {
-        boolean wrong = seen.stream()
+    Diagnosis after(List<Observation> all) {
+        boolean wrong = all.stream()
                 .anyMatch(o -> o instanceof Observation.OfTest t && t.finding() != 0
                         || o instanceof Observation.OfLook l && l.found());
-        if (!wrong) return new Diagnosis(List.of(), 0, 0, 0, Optional.empty());
-        double none = NONE;
+        if (!wrong) return Diagnosis.NOTHING_WRONG;
+        List<Observation> seen = witnesses(all);
+        double none = Math.log(NONE);
         for (Observation o : seen)
-            if (!(o instanceof Observation.CouldNot))
-                none *= o instanceof Observation.OfTest t
-                        ? NONE_LIKELIHOOD / Math.max(1, findings(t.test()).size())
-                        : NONE_LIKELIHOOD;
-        List<Hypothesis> all = weighed(seen);
-        double sum = none + all.stream().mapToDouble(Hypothesis::weight).sum();
-        if (sum <= 0) return new Diagnosis(List.of(), 0, 0, 1, Optional.of(new Advice.NoneFits()));
-        List<Hypothesis> ranked = all.stream()
-                .map(h -> h.scaled(1 / sum))
-                .sorted(Comparator.comparingDouble(Hypothesis::weight).reversed())
+            if (o instanceof Observation.OfTest t)
+                none += Math.log(
+                        NONE_LIKELIHOOD / Math.max(1, findings(t.test()).size()));
+            else if (o instanceof Observation.OfLook) none += Math.log(NONE_LIKELIHOOD);
+        List<Hypothesis> ranked = weighed(seen, none);
+        double some = ranked.stream().mapToDouble(Hypothesis::weight).sum();
+        return told(ranked, Math.max(0, 1 - some), all);
+    }
+
+    /** Without what is no second witness: the same thing perceived in the same scene of another check. */
+    private List<Observation> witnesses(List<Observation> seen) {
+        Set<List<Object>> perceived = new HashSet<>();
+        List<Observation> counting = new ArrayList<>();
+        seen.stream()
+                .sorted(Comparator.comparingInt(o -> o instanceof Observation.OfTest t ? place(t.test()) : -1))
+                .forEach(o -> {
+                    List<List<Object>> own = perceived(o);
+                    if (own.isEmpty() || perceived.addAll(own)) counting.add(o);
+                });
+        return counting;
+    }
+
+    /** Each thing that is otherwise than in the healthy car, with the state of the car in which it was noticed. */
+    private List<List<Object>> perceived(Observation o) {
+        if (!(o instanceof Observation.OfTest t) || t.finding() <= 0 || place(t.test()) < 0) return List.of();
+        int i = place(t.test());
+        if (!(table.findings().get(i).get(t.finding()) instanceof Finding.Symptom s)) return List.of();
+        return s.diffs().stream()
+                .map(d -> List.<Object>of(table.scenes().get(i).get(d.scene()), d.kind(), d.what(), d.where()))
                 .toList();
-        return told(ranked, none / sum, seen);
     }
 
     /** Of a test in the table; −1 where it tells nothing. */
@@ -136,40 +144,42 @@ final class Beliefs {
         return i < 0 ? List.of() : table.findings().get(i);
     }
 
-    private List<Hypothesis> weighed(List<Observation> seen) {
+    /**
+     * The likeliest first; what they lack to 1 is none of these.
+     *
+     * @param none logarithm of the weight of none of these
+     */
+    private List<Hypothesis> weighed(List<Observation> seen, double none) {
+        Weights weights = new Weights(table, places, classes, seen);
+        boolean atTimes =
+                seen.stream().anyMatch(o -> o instanceof Observation.OfTest t && t.finding() == Observation.SOMETIMES);
+        double[] rates = classes.stream()
+                .mapToDouble(c -> Math.log(c.rate() * (atTimes ? 1 + (LOOSE_AT_TIMES - 1) * c.of(LOOSE) : 1)))
+                .toArray();
         List<Hypothesis> all = new ArrayList<>();
-        double[] single = new double[classes.size()];
-        for (int i = 0; i < single.length; i++) {
-            single[i] = classes.get(i).rate() * likelihood(classes.get(i), classes.get(i), seen);
-            all.add(new Hypothesis(classes.get(i), classes.get(i), single[i]));
-        }
-        for (int i = 0; i < single.length; i++)
-            for (int k = i + 1; k < single.length; k++) {
-                double prior = classes.get(i).rate() * classes.get(k).rate();
+        for (int i = 0; i < rates.length; i++) all.add(hypothesis(i, i, rates[i], weights.of(i)));
+        List<Hypothesis> single = List.copyOf(all);
+        for (int i = 0; i < rates.length; i++)
+            for (int k = i + 1; k < rates.length; k++) {
+                double prior = rates[i] + rates[k];
                 // two are no better explanation than one of them unless together they explain more
-                double better = Math.max(single[i], single[k]);
-                if (prior <= better * SMALL) continue;
-                double both = prior * likelihood(classes.get(i), classes.get(k), seen);
-                if (both > better) all.add(new Hypothesis(classes.get(i), classes.get(k), both));
+                double better = Math.max(single.get(i).weight(), single.get(k).weight());
+                if (prior <= better + Math.log(SMALL)) continue;
+                Hypothesis both = hypothesis(i, k, prior, weights.of(i, k));
+                if (both.weight() > better) all.add(both);
             }
-        return all;
+        double most = Math.max(
+                none, all.stream().mapToDouble(Hypothesis::weight).max().orElse(none));
+        double sum = Math.exp(none - most)
+                + all.stream().mapToDouble(h -> Math.exp(h.weight() - most)).sum();
+        return all.stream()
+                .map(h -> h.weighing(Math.exp(h.weight() - most) / sum))
+                .sorted(Comparator.comparingDouble(Hypothesis::weight).reversed())
+                .toList();
     }
 
-    private double likelihood(SameRow a, SameRow b, List<Observation> seen) {
-        double all = 1;
-        for (Observation o : seen) {
-            if (o instanceof Observation.OfTest t) {
-                int i = place(t.test());
-                if (i < 0) all *= Likelihood.check(0, t.finding());
-                else
-                    all *= Likelihood.pair(
-                            t.test(), table.findings().get(i).size(), a.shows()[i], b.shows()[i], t.finding());
-            } else if (o instanceof Observation.OfLook l) {
-                double there = new Hypothesis(a, b, 1).at(l.place());
-                all *= there * Likelihood.look(true, l.found()) + (1 - there) * Likelihood.look(false, l.found());
-            }
-        }
-        return all;
+    private Hypothesis hypothesis(int a, int b, double prior, Weights.Weight weight) {
+        return new Hypothesis(classes.get(a), classes.get(b), prior + weight.log(), weight.dead());
     }
 
     // --- what is told
@@ -184,12 +194,39 @@ final class Beliefs {
                 .filter(h -> h.weight() > SMALL)
                 .skip(Diagnosis.MOST)
                 .toList();
+        double deadMeter =
+                ranked.stream().mapToDouble(h -> h.weight() * h.dead()).sum();
         return new Diagnosis(
                 best,
                 rest.size(),
                 rest.stream().mapToDouble(Hypothesis::weight).sum(),
                 none,
-                Optional.of(none > MOSTLY_NONE ? new Advice.NoneFits() : next(ranked, seen)));
+                deadMeter,
+                deadMeter > METER_IN_DOUBT ? List.of() : doubted(ranked, seen),
+                Optional.of(advice(ranked, none, deadMeter, seen)));
+    }
+
+    private Advice advice(List<Hypothesis> ranked, double none, double deadMeter, List<Observation> seen) {
+        if (deadMeter > METER_IN_DOUBT) return new Advice.ProveMeter(deadMeter);
+        return none > MOSTLY_NONE ? new Advice.NoneFits() : next(ranked, seen);
+    }
+
+    private List<Trial.OfReading> doubted(List<Hypothesis> ranked, List<Observation> seen) {
+        List<Trial.OfReading> doubted = new ArrayList<>();
+        for (Observation o : seen)
+            if (o instanceof Observation.OfTest t
+                    && t.finding() != 0
+                    && t.test() instanceof Trial.OfReading r
+                    && r.at().instance().equals(Builder.CAR)
+                    && explained(ranked, o) < HARDLY) doubted.add(r);
+        return doubted;
+    }
+
+    private double explained(List<Hypothesis> ranked, Observation o) {
+        return ranked.stream()
+                .filter(h -> h.weight() > SMALL && !contradicts(h, o))
+                .mapToDouble(Hypothesis::weight)
+                .sum();
     }
 
     private Explanation explanation(Hypothesis h, List<Observation> seen) {
@@ -204,11 +241,12 @@ final class Beliefs {
     }
 
     private boolean contradicts(Hypothesis h, Observation o) {
-        if (o instanceof Observation.CouldNot) return false;
+        if (o instanceof Observation.CouldNot || o instanceof Observation.MeterProved) return false;
         if (o instanceof Observation.OfLook l) return l.found() ? h.at(l.place()) == 0 : h.at(l.place()) > 1 - SMALL;
         Observation.OfTest t = (Observation.OfTest) o;
         int i = place(t.test());
         if (i < 0) return t.finding() != 0;
+        if (t.finding() == Observation.NONE_OF_THEM && t.test() instanceof Trial.Measured) return true;
         if (t.finding() < 0) return h.rows().stream().allMatch(c -> c.shows()[i] == 0);
         return t.finding() == 0
                 ? h.rows().stream().allMatch(c -> c.shows()[i] != 0)
@@ -231,7 +269,7 @@ final class Beliefs {
 
     private static List<Hypothesis> normal(List<Hypothesis> some) {
         double sum = some.stream().mapToDouble(Hypothesis::weight).sum();
-        return some.stream().map(h -> h.scaled(1 / sum)).toList();
+        return some.stream().map(h -> h.weighing(h.weight() / sum)).toList();
     }
 
     /** Belief at each place; one that was looked at twice in vain is done with. */
@@ -297,8 +335,7 @@ final class Beliefs {
     List<Double> chances(Trial test, List<Observation> seen) {
         int i = place(test);
         if (i < 0) return List.of();
-        List<Hypothesis> all = weighed(seen);
-        all.sort(Comparator.comparingDouble(Hypothesis::weight).reversed());
+        List<Hypothesis> all = weighed(witnesses(seen), Math.log(NONE));
         return tried(i, normal(all.subList(0, Math.min(WEIGHED, all.size())))).chances();
     }
 

@@ -14,10 +14,20 @@ import velvetbezel.prove.Baseline;
  * @param likeliest   best first, at most {@value #MOST}
  * @param others      how many more have a share, {@code othersShare} what they have together
  * @param noneOfThese belief that it is something else
+ * @param deadMeter   belief that the meter shows nothing whatever is there: its ground clip, leads or fuse
+ * @param doubted     readings at the car's own positions that hardly anything here explains: the sheet may be wrong
  * @param next        empty where nothing was seen to be wrong
  */
 public record Diagnosis(
-        List<Explanation> likeliest, int others, double othersShare, double noneOfThese, Optional<Advice> next) {
+        List<Explanation> likeliest,
+        int others,
+        double othersShare,
+        double noneOfThese,
+        double deadMeter,
+        List<Trial.OfReading> doubted,
+        Optional<Advice> next) {
+    static final Diagnosis NOTHING_WRONG = new Diagnosis(List.of(), 0, 0, 0, 0, List.of(), Optional.empty());
+
     static final int MOST = 5;
 
     /**

@@ -1,6 +1,8 @@
 package velvetbezel.diagnose;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What can be wrong with a thing of an installation. */
 public enum FaultKind {
@@ -22,6 +24,10 @@ public enum FaultKind {
     SET_UP_MISSING,
     MOUNTED_WRONG,
     SOCKETS_EXCHANGED;
+
+    public static Optional<FaultKind> find(String label) {
+        return Arrays.stream(values()).filter(k -> k.label().equals(label)).findFirst();
+    }
 
     /** As data files write it: "joint open". */
     public String label() {

@@ -4,10 +4,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import velvetbezel.units.Volts;
+import velvetbezel.prove.Meter;
 
 /** What a test can show. */
 public sealed interface Finding {
@@ -48,9 +49,27 @@ public sealed interface Finding {
         }
     }
 
-    /** Of a voltmeter: a value between these, its error included. */
-    record Between(Volts low, Volts high) implements Finding {}
+    /** Whether it is what a meter shows; nothing of a check is. @param shown empty where it shows nothing at all */
+    default boolean holds(OptionalDouble shown) {
+        return false;
+    }
 
-    /** Not connected, or near 0 V: a voltmeter does not tell these apart. */
-    record NothingSteady() implements Finding {}
+    /** Of a meter: a value between these, in its unit, its error included. */
+    record Between(Meter meter, double low, double high) implements Finding {
+        @Override
+        public boolean holds(OptionalDouble shown) {
+            return shown.isPresent() && shown.getAsDouble() >= low && shown.getAsDouble() <= high;
+        }
+    }
+
+    /**
+     * Of a voltmeter: not connected, or near 0 V, which it does not tell apart. Of an ohmmeter: open. Of an ammeter: as
+     * good as no current.
+     */
+    record Nothing(Meter meter) implements Finding {
+        @Override
+        public boolean holds(OptionalDouble shown) {
+            return shown.isEmpty() || Math.abs(shown.getAsDouble()) < meter.least();
+        }
+    }
 }

@@ -1,5 +1,7 @@
 package velvetbezel.diagnose;
 
+import java.util.List;
+
 /**
  * How likely a person says one thing where another is predicted. All of them are common practice, no source: people
  * mishear, and meters slip.
@@ -13,6 +15,7 @@ final class Likelihood {
     private static final double READS_RIGHT = 0.97;
     private static final double READS_WRONG = 0.03;
     private static final double LOOKS_RIGHT = 0.95;
+    private static final double AT_TIMES_WRONG = 0.6;
     /** Of two faults, either may hide the other. */
     private static final double EITHER = 0.4;
 
@@ -22,7 +25,8 @@ final class Likelihood {
 
     /** @param predicted place among {@code of} findings; {@code seen} the same, or below 0 as an observation says */
     static double of(Trial test, int of, int predicted, int seen) {
-        return test instanceof Trial.OfReading ? reading(of, predicted, seen) : check(predicted, seen);
+        if (seen == Observation.SOMETIMES) return predicted == 0 ? 1 - AT_TIMES_WRONG : AT_TIMES_WRONG;
+        return test instanceof Trial.Measured ? reading(of, predicted, seen) : check(predicted, seen);
     }
 
     /** What no fault here changes is predicted to be right. */
@@ -45,7 +49,13 @@ final class Likelihood {
         if (first == 0) return of(test, of, second, seen);
         return EITHER * of(test, of, first, seen)
                 + EITHER * of(test, of, second, seen)
-                + NEITHER * (test instanceof Trial.OfReading ? READS_WRONG / Math.max(1, of - 1) : OTHER_SYMPTOM);
+                + NEITHER * (test instanceof Trial.Measured ? READS_WRONG / Math.max(1, of - 1) : OTHER_SYMPTOM);
+    }
+
+    /** Of a meter that is not in circuit: it shows nothing, whatever is there. */
+    static double deadMeter(List<Finding> of, int seen) {
+        if (seen < 0) return UNHEARD_OF_AND_RIGHT;
+        return of.get(seen) instanceof Finding.Nothing ? READS_RIGHT : READS_WRONG / Math.max(1, of.size() - 1);
     }
 
     static double look(boolean there, boolean found) {

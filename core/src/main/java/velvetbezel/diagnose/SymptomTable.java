@@ -2,22 +2,26 @@ package velvetbezel.diagnose;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import velvetbezel.function.CarFunction;
 import velvetbezel.harness.Installation;
-import velvetbezel.units.Volts;
+import velvetbezel.state.VehicleState;
 
 /**
  * What every single fault of an installation would show at every test.
  *
  * @param tests    that tell something; those at which no fault shows anything are left out
  * @param findings of each test what it can show, first what it shows where nothing is wrong
+ * @param scenes   of each check the states it passes through, one for each scene that a finding names; none of a reading
  * @param rows     a fault each, the likeliest first
  */
-public record SymptomTable(List<Trial> tests, List<List<Finding>> findings, List<Row> rows) {
+public record SymptomTable(
+        List<Trial> tests, List<List<Finding>> findings, List<List<VehicleState>> scenes, List<Row> rows) {
     public SymptomTable {
+        scenes = List.copyOf(scenes);
         tests = List.copyOf(tests);
         findings = List.copyOf(findings);
         rows = List.copyOf(rows);
@@ -81,17 +85,13 @@ public record SymptomTable(List<Trial> tests, List<List<Finding>> findings, List
                 .findFirst();
     }
 
-    /** What a voltage means at a reading's place: the finding that holds it. */
-    public int findingOf(Trial reading, Volts volts) {
-        int i = indexOf(reading);
-        List<Finding> of = findings.get(i);
-        for (int k = 0; k < of.size(); k++) {
-            if (of.get(k) instanceof Finding.NothingSteady && Math.abs(volts.value()) < VoltBands.NOTHING) return k;
-            if (of.get(k) instanceof Finding.Between b
-                    && volts.compareTo(b.low()) >= 0
-                    && volts.compareTo(b.high()) <= 0) return k;
-        }
-        return Observation.NONE_OF_THEM;
+    /** What a meter's value means: the finding that holds it. @param shown empty where it shows nothing at all */
+    public int findingOf(Trial.Measured test, OptionalDouble shown) {
+        List<Finding> of = findings.get(indexOf(test));
+        return IntStream.range(0, of.size())
+                .filter(k -> of.get(k).holds(shown))
+                .findFirst()
+                .orElse(Observation.NONE_OF_THEM);
     }
 
     /** @return the place of a test; −1 where it tells nothing */

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
@@ -17,11 +18,8 @@ import velvetbezel.function.CarFunction;
 import velvetbezel.function.Facilities;
 import velvetbezel.function.FirstUse;
 import velvetbezel.function.FunctionId;
-import velvetbezel.harness.Builder;
 import velvetbezel.harness.Edit;
 import velvetbezel.harness.Installation;
-import velvetbezel.harness.Labels;
-import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Assumption;
 import velvetbezel.run.Memory;
 import velvetbezel.run.Picture;
@@ -29,7 +27,6 @@ import velvetbezel.run.RuleRef;
 import velvetbezel.run.Run;
 import velvetbezel.run.Settled;
 import velvetbezel.state.VehicleState;
-import velvetbezel.units.Volts;
 
 /** Runs an installation with each of its faults. What was set up and learned on the healthy one is done once. */
 final class TableRun {
@@ -38,7 +35,7 @@ final class TableRun {
     private final FaultRates rates;
     private final FirstUse first;
     private final Perceived.Sinks sinks;
-    private final Map<TerminalId, String> points;
+    private final MeterRun meters;
 
     TableRun(Installation healthy, List<CarFunction> functions, FaultRates rates) {
         this.healthy = healthy;
@@ -47,26 +44,11 @@ final class TableRun {
         this.rates = rates;
         this.first = FirstUse.of(healthy, Assumption.ALL_FIRST);
         this.sinks = Perceived.Sinks.of(healthy);
-        this.points = points(healthy);
+        this.meters = new MeterRun(healthy, sinks, run(healthy), first.memory());
     }
 
-    /** Where a probe gets to at the radio's place: every lead of a joint, and positions of the car's plugs there. */
-    private static Map<TerminalId, String> points(Installation healthy) {
-        Labels labels = new Labels(healthy);
-        Map<TerminalId, String> points = new LinkedHashMap<>();
-        healthy.joints().forEach(j -> j.leads().stream()
-                .filter(l -> healthy.terminal(l) != null)
-                .forEach(l -> points.put(l, labels.terminal(l))));
-        healthy.terminals().values().stream()
-                .filter(t -> t.id().instance().equals(Builder.CAR)
-                        && t.location().dash()
-                        && t.role().isPresent())
-                .forEach(t -> points.putIfAbsent(t.id(), labels.terminal(t.id())));
-        return points;
-    }
-
-    /** What one installation shows: pictures of each function, and volts at each point in each state. */
-    private record Shown(List<Perceived> checks, List<Optional<Volts>> volts, List<Picture> pictures) {}
+    /** What one installation shows: pictures of each function, and what a meter reads. */
+    private record Shown(List<Perceived> checks, List<OptionalDouble> read, List<Picture> pictures) {}
 
     SymptomTable run(IntConsumer done, BooleanSupplier stopped) {
         Shown right = shown(healthy);
@@ -100,20 +82,17 @@ final class TableRun {
 
     private Result asHealthy(Fault fault, Shown right) {
         return new Result(
-                fault, functions.stream().map(f -> Finding.Symptom.RIGHT).toList(), right.volts);
+                fault, functions.stream().map(f -> Finding.Symptom.RIGHT).toList(), right.read);
     }
 
     /** What another installation shows at the tests of a table; −1 for a finding that the table has not. */
     int[] against(Installation tried, SymptomTable table) {
         Shown right = shown(healthy);
         Shown now = shown(tried);
-        List<TerminalId> at = List.copyOf(points.keySet());
         return IntStream.range(0, table.tests().size())
                 .map(i -> {
-                    if (table.tests().get(i) instanceof Trial.OfReading r) {
-                        Optional<Volts> volts = now.volts.get(r.in().ordinal() * at.size() + at.indexOf(r.at()));
-                        return table.findingOf(r, volts.orElse(new Volts(0)));
-                    }
+                    if (table.tests().get(i) instanceof Trial.Measured m)
+                        return table.findingOf(m, now.read.get(meters.trials().indexOf(m)));
                     FunctionId f = ((Trial.OfCheck) table.tests().get(i)).function();
                     int check = functions.stream().map(CarFunction::id).toList().indexOf(f);
                     return table.findings().get(i).indexOf(now.checks.get(check).against(right.checks.get(check)));
@@ -121,20 +100,24 @@ final class TableRun {
                 .toArray();
     }
 
-    private record Result(Fault fault, List<Finding.Symptom> symptoms, List<Optional<Volts>> volts) {}
+    private record Result(Fault fault, List<Finding.Symptom> symptoms, List<OptionalDouble> read) {}
 
     private Result result(Fault fault, Shown right) {
         Shown now = shown(healthy.with(fault.edits()));
         List<Finding.Symptom> symptoms = IntStream.range(0, functions.size())
                 .mapToObj(i -> now.checks.get(i).against(right.checks.get(i)))
                 .toList();
-        return new Result(fault, symptoms, now.volts);
+        return new Result(fault, symptoms, now.read);
+    }
+
+    private Run run(Installation tried) {
+        return tried == healthy
+                ? first.run().having(first.learned())
+                : new Run(tried, first.learned(), Assumption.ALL_FIRST);
     }
 
     private Shown shown(Installation tried) {
-        Run run = tried == healthy
-                ? first.run().having(first.learned())
-                : new Run(tried, first.learned(), Assumption.ALL_FIRST);
+        Run run = run(tried);
         Map<String, String> modes = new HashMap<>(first.memory().modes());
         modes.putAll(tried.modes());
         Memory start = new Memory(modes, first.memory().inForce());
@@ -145,24 +128,23 @@ final class TableRun {
             pictures.addAll(scenes);
             checks.add(new Perceived(f, sinks, scenes));
         }
-        List<Optional<Volts>> volts = new ArrayList<>();
-        for (MeasuringState state : MeasuringState.values()) {
-            List<Settled> passed = run.through(state.reachedBy(), start);
-            passed.forEach(s -> pictures.add(s.picture()));
-            Picture picture = passed.get(passed.size() - 1).picture();
-            for (TerminalId at : points.keySet()) volts.add(picture.at(at).reading());
-        }
-        return new Shown(checks, volts, pictures);
+        MeterRun.Shown read = meters.of(run, start);
+        pictures.addAll(read.pictures());
+        return new Shown(checks, read.values(), pictures);
     }
 
     private static List<Picture> scenes(Run run, Memory start, CarFunction f) {
+        return run.through(states(f), start).stream().map(Settled::picture).toList();
+    }
+
+    private static List<VehicleState> states(CarFunction f) {
         VehicleState state = VehicleState.AT_REST;
         List<VehicleState> states = new ArrayList<>();
         for (CarFunction.Scene s : f.scenario()) {
             state = s.set().from(state);
             states.add(state);
         }
-        return run.through(states, start).stream().map(Settled::picture).toList();
+        return states;
     }
 
     // --- the table of what they showed
@@ -181,28 +163,37 @@ final class TableRun {
                     findings,
                     columns);
         }
-        List<TerminalId> at = List.copyOf(points.keySet());
-        for (MeasuringState state : MeasuringState.values())
-            for (int p = 0; p < at.size(); p++) {
-                int place = state.ordinal() * at.size() + p;
-                VoltBands bands = VoltBands.of(
-                        right.volts.get(place),
-                        results.stream().map(r -> r.volts.get(place)).toList());
-                column(
-                        new Trial.OfReading(at.get(p), state, points.get(at.get(p))),
-                        bands.of(right.volts.get(place)),
-                        results.stream().map(r -> bands.of(r.volts.get(place))).toList(),
-                        tests,
-                        findings,
-                        columns);
-            }
+        for (int t = 0; t < meters.trials().size(); t++) {
+            int place = t;
+            Trial.Measured trial = meters.trials().get(t);
+            MeterBands bands = MeterBands.of(
+                    trial.meter(),
+                    right.read.get(place),
+                    results.stream().map(r -> r.read.get(place)).toList());
+            column(
+                    trial,
+                    bands.of(right.read.get(place)),
+                    results.stream().map(r -> bands.of(r.read.get(place))).toList(),
+                    tests,
+                    findings,
+                    columns);
+        }
         List<SymptomTable.Row> rows = new ArrayList<>();
         for (int r = 0; r < results.size(); r++) {
             int row = r;
             rows.add(new SymptomTable.Row(
                     results.get(r).fault, columns.stream().mapToInt(c -> c[row]).toArray()));
         }
-        return new SymptomTable(tests, findings, rows);
+        return new SymptomTable(
+                tests, findings, tests.stream().map(this::scenes).toList(), rows);
+    }
+
+    private List<VehicleState> scenes(Trial test) {
+        return functions.stream()
+                .filter(f -> test.equals(new Trial.OfCheck(f.id())))
+                .findFirst()
+                .map(TableRun::states)
+                .orElse(List.of());
     }
 
     private static void column(

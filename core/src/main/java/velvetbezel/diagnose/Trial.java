@@ -2,6 +2,7 @@ package velvetbezel.diagnose;
 
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.TerminalId;
+import velvetbezel.prove.Meter;
 
 /** Something to try or to measure. */
 public sealed interface Trial {
@@ -9,6 +10,12 @@ public sealed interface Trial {
     int CHECK = 1;
 
     int READING = 1;
+
+    /** The clamp comes off and goes on again once for several (common practice, no source). */
+    int WITHOUT_BATTERY = 1;
+
+    /** Until a car sleeps (common practice, no source). */
+    int FALLING_ASLEEP = 20;
 
     /** Trying a function. */
     record OfCheck(FunctionId function) implements Trial {
@@ -18,11 +25,44 @@ public sealed interface Trial {
         }
     }
 
-    /** Volts against body metal. @param words where the probe goes */
-    record OfReading(TerminalId at, MeasuringState in, String words) implements Trial {
+    /** Reading a meter. */
+    sealed interface Measured extends Trial {
+        Meter meter();
+
+        /** Where the probes go. */
+        String words();
+
         @Override
-        public int minutes() {
-            return READING;
+        default int minutes() {
+            return switch (meter()) {
+                case VOLTS -> READING;
+                case OHMS -> READING + WITHOUT_BATTERY;
+                case AMPS -> READING + FALLING_ASLEEP;
+            };
+        }
+    }
+
+    /** Volts against body metal. */
+    record OfReading(TerminalId at, MeasuringState in, String words) implements Measured {
+        @Override
+        public Meter meter() {
+            return Meter.VOLTS;
+        }
+    }
+
+    /** Ohms, with the battery's negative clamp off. @param to the battery's negative for body metal */
+    record OfOhms(TerminalId from, TerminalId to, String words) implements Measured {
+        @Override
+        public Meter meter() {
+            return Meter.OHMS;
+        }
+    }
+
+    /** The current that is drawn once everything sleeps. */
+    record OfStandby(String words) implements Measured {
+        @Override
+        public Meter meter() {
+            return Meter.AMPS;
         }
     }
 

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import velvetbezel.diagnose.FaultKind;
 import velvetbezel.diagnose.MeasuringState;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
@@ -13,6 +14,7 @@ import velvetbezel.harness.Use;
 import velvetbezel.match.Filling;
 import velvetbezel.match.KitNeed;
 import velvetbezel.prove.Baseline;
+import velvetbezel.prove.MeterReading;
 import velvetbezel.prove.Result;
 import velvetbezel.sheet.AudioSign;
 import velvetbezel.sheet.FieldRef;
@@ -220,6 +222,21 @@ public sealed interface Entry<V> {
 
     /** Volts against body metal while it is searched what is wrong. @param state in which it was read */
     record ProbeRead(TerminalId at, MeasuringState state) implements Entry<Volts> {}
+
+    /** Ohms between two terminals, the battery's negative clamp off. */
+    record OhmsRead(TerminalId from, TerminalId to) implements Entry<MeterReading> {}
+
+    /** The current once everything sleeps. */
+    record StandbyRead() implements Entry<MeterReading> {}
+
+    /** The meter was tried on a point that is known to be live. */
+    record MeterProved() implements Entry<Done> {}
+
+    /** What was wrong at a place that was mended. @param place its name among the places of faults */
+    record FaultMended(String place) implements Entry<FaultKind> {}
+
+    /** Something that was wrong and is in no list, in the words of whoever mended it. */
+    record OtherFaultMended() implements Entry<String> {}
 
     /** A place was looked at. @param place its name among the places of faults */
     record PlaceLooked(String place) implements Entry<Look> {}

@@ -2,7 +2,6 @@ package velvetbezel.run;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import velvetbezel.circuit.Branch;
 import velvetbezel.circuit.Netlist;
 import velvetbezel.circuit.NodeVoltage;
@@ -10,14 +9,9 @@ import velvetbezel.circuit.Solution;
 import velvetbezel.harness.ConductorId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.units.Amps;
-import velvetbezel.units.Ohms;
 
 /** A picture with more current drawn than its rules say, modes and rules as they are: a radio at full volume. */
 public final class Loaded {
-    private static final double TEST_VOLTS = 1;
-    /** A meter shows no more ohms than this (common practice). */
-    private static final double OPEN = 20e6;
-
     private final Picture picture;
     private final Netlist netlist;
     private final Solution solution;
@@ -55,22 +49,5 @@ public final class Loaded {
 
     public Netlist netlist() {
         return netlist;
-    }
-
-    /**
-     * What an ohmmeter would show between two terminals with everything switched off: the resistors alone.
-     *
-     * @return empty where they are not joined
-     */
-    public static Optional<Ohms> ohms(Picture picture, TerminalId a, TerminalId b) {
-        List<Branch> passive = new ArrayList<>(picture.netlist().branches().stream()
-                .filter(x -> x instanceof Branch.Resistor)
-                .toList());
-        passive.add(new Branch.Source(picture.node(a), picture.node(b), TEST_VOLTS, 0));
-        double amps = Math.abs(new Netlist(picture.netlist().nodes(), passive)
-                .solve()
-                .through(passive.size() - 1)
-                .value());
-        return amps < TEST_VOLTS / OPEN ? Optional.empty() : Optional.of(new Ohms(TEST_VOLTS / amps));
     }
 }

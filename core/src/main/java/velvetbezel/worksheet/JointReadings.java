@@ -8,7 +8,7 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.Terminal;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.ExpectedReading;
-import velvetbezel.run.Loaded;
+import velvetbezel.run.Ohmmeter;
 import velvetbezel.run.Picture;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.units.Ohms;
@@ -74,7 +74,7 @@ final class JointReadings {
                 .filter(t -> t.id().instance().equals(Builder.CAR) && t.kind() != Terminal.Kind.BARE)
                 .filter(t -> t.role().filter(r -> r == other).isPresent())
                 .findFirst()
-                .flatMap(minus -> Loaded.ohms(off, plus, minus.id()));
+                .flatMap(minus -> Ohmmeter.ohms(off, plus, minus.id()));
         if (ohms.filter(o -> o.value() >= LEAST_SPEAKER && o.value() <= MOST_SPEAKER)
                 .isEmpty()) return List.of();
         List<ExpectedReading> readings = new ArrayList<>();

@@ -6,6 +6,7 @@ import java.util.Optional;
 import velvetbezel.harness.Instance;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Loaded;
+import velvetbezel.run.Ohmmeter;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Port;
 import velvetbezel.units.Ohms;
@@ -71,7 +72,7 @@ final class RadioLoads {
 
     private void speaker(Port p) {
         TerminalId plus = radio.terminal(p.plus().orElseThrow());
-        Optional<Ohms> ohms = Loaded.ohms(
+        Optional<Ohms> ohms = Ohmmeter.ohms(
                 strain.pictures.get(0), plus, radio.terminal(p.minus().orElseThrow()));
         if (ohms.filter(o -> o.value() < NO_SPEAKER_OHMS).isEmpty()) return;
         String what = strain.role(plus).orElseThrow().label().replace(" +", "");

@@ -21,7 +21,7 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Assumption;
 import velvetbezel.run.Learned;
-import velvetbezel.run.Loaded;
+import velvetbezel.run.Ohmmeter;
 import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.sheet.SheetReader;
@@ -251,7 +251,7 @@ final class CaseLines {
             VehicleState off = VehicleState.AT_REST
                     .with(StateField.BATTERY, "disconnected")
                     .withButtons(held);
-            Optional<Double> found = Loaded.ohms(
+            Optional<Double> found = Ohmmeter.ohms(
                             run.in(off, run.start()).picture(), terminal(o.get("from")), terminal(o.get("to")))
                     .map(Ohms::value);
             line("ohms %s %s".formatted(at, held), value, agrees(value, found) ? value : found);

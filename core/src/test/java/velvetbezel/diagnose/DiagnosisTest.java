@@ -14,8 +14,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -312,5 +315,119 @@ class DiagnosisTest {
                         InvalidInput.class, () -> FaultRates.read(Map.of("rates", Map.of("joint opne", 0.1))))
                 .getMessage();
         assertTrue(message.contains("joint open") && message.contains("is no kind of fault"), message);
+    }
+
+    // --- the meter
+
+    private static int measured(Class<? extends Trial> kind, Predicate<Trial.Measured> which) {
+        return IntStream.range(0, table.tests().size())
+                .filter(i -> kind.isInstance(table.tests().get(i))
+                        && which.test((Trial.Measured) table.tests().get(i)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Both lines of a corner are as open to the ear; along its net the meter tells them apart. */
+    @Test
+    void ohmsAlongANetPartThePlusLeadFromTheMinusLead() {
+        SymptomTable.Row plus = row(FaultKind.JOINT_OPEN, "front left + lead of Pebblefen P2");
+        SymptomTable.Row minus = row(FaultKind.JOINT_OPEN, "front left − lead of Pebblefen P2");
+        assertTrue(IntStream.range(0, table.tests().size())
+                .filter(i -> table.tests().get(i) instanceof Trial.OfCheck)
+                .allMatch(i -> plus.shows()[i] == minus.shows()[i]));
+        assertTrue(IntStream.range(0, table.tests().size())
+                .anyMatch(i -> table.tests().get(i) instanceof Trial.OfOhms && plus.shows()[i] != minus.shows()[i]));
+    }
+
+    @Test
+    void speakerOfFourOhmsIsReadAcrossItsLeadsAndAnOpenOneIsOpen() {
+        int across = measured(
+                Trial.OfOhms.class,
+                m -> table.findings().get(table.indexOf(m)).get(0).holds(OptionalDouble.of(4.1)));
+        assertTrue(table.rows().stream()
+                .filter(r -> table.findings().get(across).get(r.shows()[across]).holds(OptionalDouble.empty()))
+                .anyMatch(r -> r.fault().kind() == FaultKind.WIRE_BROKEN));
+    }
+
+    /** Two supplies that read nothing while the radio plays: the clip is looked at before any joint. */
+    @Test
+    void suppliesThatReadNothingWhileEverythingPlaysSpeakAgainstTheMeter() {
+        List<Observation> seen = new ArrayList<>();
+        for (int i = 0; i < table.tests().size(); i++) {
+            Trial t = table.tests().get(i);
+            if (t instanceof Trial.OfCheck) seen.add(new Observation.OfTest(t, 0));
+            if (t instanceof Trial.OfReading r
+                    && r.in() == MeasuringState.ACCESSORY
+                    && table.findings().get(i).get(0) instanceof Finding.Between
+                    && r.at().instance().equals("radio"))
+                seen.add(new Observation.OfTest(t, table.findingOf(r, OptionalDouble.of(0))));
+        }
+        Diagnosis d = Diagnosis.of(table, seen, Map.of());
+        assertTrue(d.deadMeter() > 0.5, () -> "" + d.deadMeter());
+        assertTrue(d.next().orElseThrow() instanceof Advice.ProveMeter);
+        seen.add(new Observation.MeterProved());
+        assertEquals(0, Diagnosis.of(table, seen, Map.of()).deadMeter());
+    }
+
+    /** What comes and goes is rather loose than broken. */
+    @Test
+    void whatIsWrongOnlyAtTimesIsRatherAPoorContact() {
+        Trial check = check("front left");
+        double always =
+                loose(Diagnosis.of(table, List.of(new Observation.OfTest(check, Observation.NOT_RIGHT)), Map.of()));
+        double atTimes =
+                loose(Diagnosis.of(table, List.of(new Observation.OfTest(check, Observation.SOMETIMES)), Map.of()));
+        assertTrue(atTimes > always, always + " " + atTimes);
+    }
+
+    private static double loose(Diagnosis d) {
+        return d.likeliest().stream()
+                .filter(e -> e.first().get(0).kind() == FaultKind.PLUG_NOT_HOME
+                        || e.first().get(0).kind() == FaultKind.POOR_CONTACT)
+                .mapToDouble(Explanation::share)
+                .sum();
+    }
+
+    /** A wire of the car that is live when nothing here makes it so: rather its sheet is wrong. */
+    @Test
+    void voltageAtTheCarsPlugThatNoFaultGivesSpeaksAgainstTheSheet() {
+        SymptomTable.Row row = row(FaultKind.JOINT_OPEN, "front left +");
+        int at = measured(
+                Trial.OfReading.class,
+                m -> ((Trial.OfReading) m).at().instance().equals("car"));
+        Trial.OfReading reading = (Trial.OfReading) table.tests().get(at);
+        List<Observation> seen = List.of(
+                seen(wrongChecks(row).get(0), row),
+                new Observation.OfTest(reading, table.findingOf(reading, OptionalDouble.of(7.3))));
+        assertEquals(List.of(reading), Diagnosis.of(table, seen, Map.of()).doubted());
+        assertEquals(
+                List.of(), Diagnosis.of(table, seen.subList(0, 1), Map.of()).doubted());
+    }
+
+    /** The same thing perceived in the same scene of two checks is one witness, not two. */
+    @Test
+    void whatIsPerceivedTwiceInOneSceneCountsOnce() {
+        for (SymptomTable.Row row : table.rows())
+            for (int a : wrongChecks(row))
+                for (int b : wrongChecks(row))
+                    if (a < b && scenes(a, row).equals(scenes(b, row))) {
+                        double once = Diagnosis.of(table, List.of(seen(a, row)), Map.of())
+                                .likeliest()
+                                .get(0)
+                                .share();
+                        double twice = Diagnosis.of(table, List.of(seen(a, row), seen(b, row)), Map.of())
+                                .likeliest()
+                                .get(0)
+                                .share();
+                        assertEquals(once, twice, 1e-9);
+                        return;
+                    }
+    }
+
+    private static Set<List<Object>> scenes(int test, SymptomTable.Row row) {
+        Finding.Symptom s = (Finding.Symptom) table.findings().get(test).get(row.shows()[test]);
+        return s.diffs().stream()
+                .map(d -> List.<Object>of(table.scenes().get(test).get(d.scene()), d.kind(), d.what(), d.where()))
+                .collect(Collectors.toSet());
     }
 }

@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import velvetbezel.diagnose.FaultKind;
 import velvetbezel.diagnose.MeasuringState;
 import velvetbezel.function.FunctionId;
 import velvetbezel.harness.JointId;
@@ -27,6 +28,7 @@ import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
 import velvetbezel.match.KitNeed;
 import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Meter;
 import velvetbezel.prove.Result;
 import velvetbezel.sheet.AsBuilt;
 import velvetbezel.sheet.AudioSign;
@@ -53,6 +55,8 @@ public final class JobCodec {
     public static final String UNUSED = "unused";
     /** What is said where nothing serves instead. */
     public static final String NOT_FED = "not fed";
+
+    private static final String OHMS_TO = " to ";
     /** What a form sends for a tick. */
     public static final String TICKED = "done";
 
@@ -137,6 +141,23 @@ public final class JobCodec {
                                 .findFirst()
                                 .map(s -> new Entry.ProbeRead(at, s)))),
                 JobTexts.VOLTS);
+        each(
+                "ohms",
+                Entry.OhmsRead.class,
+                e -> e.from() + OHMS_TO + e.to(),
+                id -> split(id, id.indexOf(OHMS_TO), List::of).flatMap(two -> lead(two.get(0))
+                        .flatMap(from -> lead(two.get(1).substring(OHMS_TO.length() - 1))
+                                .map(to -> new Entry.OhmsRead(from, to)))),
+                MeterText.of(Meter.OHMS));
+        one("standby", new Entry.StandbyRead(), MeterText.of(Meter.AMPS));
+        one("meter proved", new Entry.MeterProved(), DONE);
+        each(
+                "mended",
+                Entry.FaultMended.class,
+                Entry.FaultMended::place,
+                any(Entry.FaultMended::new),
+                oneOf(FaultKind.values(), FaultKind::label));
+        one("other fault", new Entry.OtherFaultMended(), PLAIN);
         each(
                 "look",
                 Entry.PlaceLooked.class,

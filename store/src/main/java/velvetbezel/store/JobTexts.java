@@ -16,6 +16,7 @@ import velvetbezel.controls.SetUpFile;
 import velvetbezel.job.DoneStep;
 import velvetbezel.match.Filling;
 import velvetbezel.match.KitNeed;
+import velvetbezel.prove.Meter;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.Trait;
@@ -44,7 +45,7 @@ final class JobTexts {
     static final Text<Integer> MINUTES = new Text<>(JobTexts::minutes, String::valueOf);
     /** "-1,5", "2" or "2 mm". */
     static final Text<Double> MILLIMETRES = new Text<>(JobTexts::millimetres, JobTexts::tenths);
-    /** "12,4", "12.4" or "12.4 V". */
+    /** "12,4", "12.4 V" or "80 mV". */
     static final Text<Volts> VOLTS = new Text<>(
             JobTexts::volts, v -> String.valueOf(Math.round(v.value() * TENTHS_OF_MILLIVOLTS) / TENTHS_OF_MILLIVOLTS));
 
@@ -158,10 +159,7 @@ final class JobTexts {
     }
 
     private static Volts volts(String text) {
-        String number = text.replaceAll("\\s*[vV]$", "").replace(',', '.');
-        if (!number.matches("-?\\d{1,3}(\\.\\d{1,4})?"))
-            throw refused("\"%s\" is no voltage; type a number such as 12.4.", text);
-        return new Volts(Double.parseDouble(number));
+        return new Volts(MeterText.read(Meter.VOLTS, text).shown().orElseThrow());
     }
 
     private static LocalDate day(String text) {

@@ -85,7 +85,12 @@ class JobCodecTest {
         found/interface.selector=3
         interface serial/ashdyke-plover-module=AD-20417
         revoked/interface.selector=2
-        key/radio.key1/volume up=104; 107""";
+        key/radio.key1/volume up=104; 107
+        ohms/car.A1 to radio.fl+=4.1 Ω
+        standby=0.03 A
+        meter proved=done
+        mended/joint front left +=joint open
+        other fault=A screw through the loom""";
 
     private static Map<String, String> examples() {
         Map<String, String> examples = new LinkedHashMap<>();
@@ -145,7 +150,7 @@ class JobCodecTest {
             textBlock =
                     """
         budget            | -3        | "-3" is no amount; type a number such as 450 or 450.00.
-        reading/radio.acc/key off | twelve | "twelve" is no voltage; type a number such as 12.4.
+        reading/radio.acc/key off | twelve | "twelve" is no voltage; type it such as 12.4 V.
         wish/chimes       | perhaps   | "perhaps" is not allowed; one of must stay, wanted, may go.
         trait/built       | May       | "May" is no month; type year and month as 2016-11.
         need/harness      | none wanted | "none wanted" is not allowed; one of own part, made by hand, hard-wired.

@@ -60,11 +60,11 @@ class FindPageTest extends InBrowser {
         assertThat(page.locator(".likely li").first()).containsText("front left");
         assertThat(page.locator(".seen")).containsText("Silent: front left speaker");
         for (int i = 0; i < 8 && page.locator("input[name=place]").count() == 0; i++) {
-            Locator right = page.locator(".answers .btn-next").first();
+            Locator right = page.locator(".answers .btn").first();
             saved(page, right::click);
         }
         assertThat(page.locator("h1")).containsText("Look at");
-        page.getByText("Found it, and mended it").click();
+        page.getByText("Mended:").first().click();
         assertThat(page).hasURL(Pattern.compile(".*/prove"));
         assertEquals("", stored("result/front left"));
         assertEquals("", stored("symptom/front left"));

@@ -113,6 +113,11 @@ public final class Phrases {
         if (entry instanceof Entry.SymptomSeen e) return open.functionName(e.function());
         if (entry instanceof Entry.ProbeRead e)
             return "Measured at %s, %s".formatted(e.at(), Say.it("find.state." + e.state()));
+        if (entry instanceof Entry.OhmsRead e) return "Ohms between %s and %s".formatted(e.from(), e.to());
+        if (entry instanceof Entry.StandbyRead) return "Current at rest";
+        if (entry instanceof Entry.MeterProved) return "Meter proved";
+        if (entry instanceof Entry.OtherFaultMended) return "Found and mended";
+        if (entry instanceof Entry.FaultMended e) return "Was wrong at " + e.place();
         if (entry instanceof Entry.PlaceLooked e) return "Looked at " + e.place();
         if (entry instanceof Entry.OfFunction e) return WORDS.get(entry.getClass()) + open.functionName(e.function());
         if (entry instanceof Entry.OfSetting e) return WORDS.get(entry.getClass()) + setting(e.setting());

@@ -9,6 +9,7 @@ import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.SceneDiff;
 import velvetbezel.harness.Installation;
 import velvetbezel.harness.Instance;
+import velvetbezel.prove.Meter;
 import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Words;
 
@@ -22,14 +23,23 @@ public final class SymptomWords {
     }
 
     public String of(Finding finding) {
-        if (finding instanceof Finding.NothingSteady) return Say.it("finding.nothing");
-        if (finding instanceof Finding.Between b)
-            return Say.it(
-                    "finding.volts",
-                    "%.1f".formatted(b.low().value()),
-                    "%.1f".formatted(b.high().value()));
+        if (finding instanceof Finding.Nothing n) return Say.it("finding.nothing." + n.meter());
+        if (finding instanceof Finding.Between b) return of(b);
         Finding.Symptom symptom = (Finding.Symptom) finding;
         return symptom.right() ? Say.it("finding.right") : of(symptom);
+    }
+
+    private static String of(Finding.Between b) {
+        String digits = b.meter() == Meter.AMPS ? "%.3f" : "%.1f";
+        return Say.it(
+                "finding.between." + b.meter(),
+                digits.formatted(Math.max(b.low(), lowest(b))),
+                digits.formatted(b.high()));
+    }
+
+    /** No meter shows less than no ohms. */
+    private static double lowest(Finding.Between b) {
+        return b.meter() == Meter.VOLTS ? b.low() : 0;
     }
 
     /** Several places of one kind are said together. */

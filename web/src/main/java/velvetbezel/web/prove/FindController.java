@@ -1,11 +1,14 @@
 package velvetbezel.web.prove;
 
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import velvetbezel.diagnose.SymptomTable;
+import velvetbezel.diagnose.FaultKind;
+import velvetbezel.job.Change;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Sender;
 import velvetbezel.web.job.Changes;
@@ -31,14 +34,45 @@ class FindController {
         return "prove/find";
     }
 
-    /** Something was found and mended: what it touches is tried again. @param place its name */
+    /**
+     * Something was found and mended: what it touches is tried again.
+     *
+     * @param place its name
+     * @param kind  what was wrong there; missing where it is in no list
+     */
     @PostMapping("/jobs/{number}/find/mended")
-    String mended(OpenJob open, @RequestParam String place, Who.Person who) {
-        SymptomTable table = open.design()
-                .flatMap(d -> tables.of(d).table())
-                .filter(t -> t.place(place).isPresent())
+    String mended(OpenJob open, @RequestParam String place, @RequestParam Optional<String> kind, Who.Person who) {
+        Search search = search(open)
+                .filter(s -> s.table().place(place).isPresent())
                 .orElseThrow(() -> new InvalidInput("place", Say.it("find.no.place", place)));
-        changes.change(open, Sender.named(who.name()), open.job().seq(), new Search(open, table).mended(place));
-        return "redirect:/jobs/%d/prove".formatted(open.job().number());
+        Optional<FaultKind> was =
+                kind.map(k -> FaultKind.find(k).orElseThrow(() -> new InvalidInput("kind", Say.it("find.no.kind", k))));
+        return changed(open, who, search.mended(place, was), "prove");
+    }
+
+    /** Something that no list has was found and mended. */
+    @PostMapping("/jobs/{number}/find/other")
+    String other(OpenJob open, @RequestParam String what, Who.Person who) {
+        if (what.isBlank()) throw new InvalidInput("what", Say.it("find.other.blank"));
+        return changed(open, who, worked(open).otherMended(what.strip()), "prove");
+    }
+
+    /** The meter was at fault, and shows what is there now. */
+    @PostMapping("/jobs/{number}/find/meter")
+    String meter(OpenJob open, Who.Person who) {
+        return changed(open, who, worked(open).meterMended(), "find");
+    }
+
+    private Optional<Search> search(OpenJob open) {
+        return open.design().flatMap(d -> tables.of(d).table()).map(t -> new Search(open, t));
+    }
+
+    private Search worked(OpenJob open) {
+        return search(open).orElseThrow(() -> new InvalidInput("", Say.it("find.not.worked")));
+    }
+
+    private String changed(OpenJob open, Who.Person who, List<Change<?>> made, String page) {
+        changes.change(open, Sender.named(who.name()), open.job().seq(), made);
+        return "redirect:/jobs/%d/%s".formatted(open.job().number(), page);
     }
 }

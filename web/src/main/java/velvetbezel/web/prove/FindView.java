@@ -3,21 +3,14 @@ package velvetbezel.web.prove;
 import static velvetbezel.store.JobCodec.key;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import velvetbezel.diagnose.Advice;
 import velvetbezel.diagnose.Diagnosis;
 import velvetbezel.diagnose.Explanation;
 import velvetbezel.diagnose.Fault;
-import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.Observation;
-import velvetbezel.diagnose.RepairPoint;
 import velvetbezel.diagnose.SymptomTable;
 import velvetbezel.diagnose.Trial;
 import velvetbezel.function.CarFunction;
@@ -27,7 +20,7 @@ import velvetbezel.function.Outcome;
 import velvetbezel.function.Outcomes;
 import velvetbezel.harness.Installation;
 import velvetbezel.job.Entry;
-import velvetbezel.prove.Result;
+import velvetbezel.prove.Meter;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.Station;
@@ -41,6 +34,7 @@ import velvetbezel.web.shell.Words;
  * @param working how many faults have been run; empty where all are
  * @param ask     the one next thing; empty where there is nothing to do
  * @param rest    what else has a share
+ * @param doubted what the car's sheet may say wrongly
  * @param silent  faults that nothing here would show
  */
 record FindView(
@@ -52,33 +46,12 @@ record FindView(
         List<Likely> likely,
         String rest,
         List<Seen> seen,
+        List<String> doubted,
         String silent) {
-    private static final int MOST_ANSWERS = 8;
     private static final int MOST_ALIKE = 3;
     private static final int MOST_CHAINS = 2;
     private static final double LIKELY = 0.5;
     private static final double POSSIBLE = 0.1;
-    /** A finding less likely than this is no button of its own. */
-    private static final double SAID = 0.01;
-
-    /**
-     * @param how      what to do
-     * @param answers  as buttons
-     * @param probe    field of a reading; empty for anything else
-     * @param place    name of the place that is looked at; empty for anything else
-     * @param shown    what the page shows of the design, for each field
-     */
-    record Ask(
-            String title,
-            String how,
-            String why,
-            List<Answer> answers,
-            String probe,
-            String place,
-            Map<String, String> shown) {}
-
-    /** @param next whether it is the expected one */
-    record Answer(String field, String value, String words, boolean next) {}
 
     /**
      * @param alike what no test here tells from it
@@ -105,12 +78,14 @@ record FindView(
                     List.of(),
                     "",
                     List.of(),
+                    List.of(),
                     "");
         return new Shown(open, frame, new Search(open, work.table().get())).view();
     }
 
     private static FindView plain(Frame frame, String heading, String verdict) {
-        return new FindView(frame, heading, verdict, Optional.empty(), Optional.empty(), List.of(), "", List.of(), "");
+        return new FindView(
+                frame, heading, verdict, Optional.empty(), Optional.empty(), List.of(), "", List.of(), List.of(), "");
     }
 
     /** Puts one search into words. */
@@ -140,11 +115,10 @@ record FindView(
                         List.of(),
                         "",
                         seen(),
+                        List.of(),
                         silent());
             Diagnosis d = search.diagnosis();
-            Optional<OpenJob.Tried> unsaid = search.unsaid().stream().findFirst();
-            Optional<Ask> ask = unsaid.map(t -> symptom(t.check().function()))
-                    .or(() -> d.next().flatMap(this::ask));
+            Optional<Ask> ask = new NextThing(open, search).of(d);
             return new FindView(
                     frame,
                     ask.map(Ask::title).orElse(Say.it("find.none.fits")),
@@ -156,6 +130,9 @@ record FindView(
                             .toList(),
                     rest(d),
                     seen(),
+                    d.doubted().stream()
+                            .map(t -> Say.it("find.sheet.doubted", t.words(), Say.it("find.state." + t.in())))
+                            .toList(),
                     silent());
         }
 
@@ -169,114 +146,6 @@ record FindView(
         private String silent() {
             int n = table.silent().size();
             return n == 0 ? "" : Say.it("find.silent", n, table.rows().size());
-        }
-
-        // --- the next thing
-
-        private Optional<Ask> ask(Advice advice) {
-            if (advice instanceof Advice.LookAt l) return Optional.of(look(l.place(), l.belief()));
-            if (!(advice instanceof Advice.Try t)) return Optional.empty();
-            return Optional.of(
-                    t.test() instanceof Trial.OfCheck c
-                            ? check(function(c.function()), t.chances(), false)
-                            : reading((Trial.OfReading) t.test(), t.chances()));
-        }
-
-        private CarFunction function(FunctionId id) {
-            return open.catalogue().find(id).orElseThrow();
-        }
-
-        /** A check that is known not to be right is asked for its symptom. */
-        private Ask symptom(CarFunction f) {
-            return check(f, search.chances(new Trial.OfCheck(f.id())), true);
-        }
-
-        private Ask check(CarFunction f, List<Double> chances, boolean wrong) {
-            Entry.ResultGiven result = new Entry.ResultGiven(f.id());
-            Entry.SymptomSeen symptom = new Entry.SymptomSeen(f.id());
-            List<Answer> answers = new ArrayList<>();
-            if (!wrong) answers.add(new Answer(key(result), Result.RIGHT.name(), Say.it("find.right"), true));
-            answers.addAll(symptoms(f, chances));
-            answers.add(new Answer(key(symptom), Search.SOMETHING_ELSE, Say.it("find.something.else"), false));
-            answers.add(new Answer(
-                    key(result),
-                    wrong ? Result.OPEN.name() : Result.COULD_NOT_TEST.name(),
-                    Say.it(wrong ? "find.not.wrong" : "find.could.not"),
-                    false));
-            return new Ask(
-                    Say.it(wrong ? "find.symptom" : "find.try", f.name()),
-                    f.ask(),
-                    Say.it(wrong ? "find.symptom.why" : "find.try.why"),
-                    answers,
-                    "",
-                    "",
-                    open.shown(Stream.of(result)));
-        }
-
-        /** What faults would show here, the likeliest first; two that sound the same are told apart by their step. */
-        private List<Answer> symptoms(CarFunction f, List<Double> chances) {
-            int i = table.indexOf(new Trial.OfCheck(f.id()));
-            List<Finding> findings = table.findings().get(i);
-            Map<String, Integer> by = new LinkedHashMap<>();
-            IntStream.range(1, findings.size())
-                    .boxed()
-                    .sorted(Comparator.comparingDouble((Integer k) -> -chances.get(k)))
-                    .filter(k -> chances.get(k) >= SAID)
-                    .limit(MOST_ANSWERS)
-                    .forEach(k -> by.merge(words.of(findings.get(k)), k, (a, b) -> a));
-            return by.entrySet().stream()
-                    .map(e -> new Answer(
-                            key(new Entry.SymptomSeen(f.id())),
-                            ((Finding.Symptom) findings.get(e.getValue())).key(),
-                            e.getKey(),
-                            false))
-                    .toList();
-        }
-
-        private Ask reading(Trial.OfReading r, List<Double> chances) {
-            Entry.ProbeRead entry = new Entry.ProbeRead(r.at(), r.in());
-            int i = table.indexOf(r);
-            List<Finding> findings = table.findings().get(i);
-            List<Answer> answers = IntStream.range(0, findings.size())
-                    .boxed()
-                    .filter(k -> chances.get(k) >= SAID)
-                    .sorted(Comparator.comparingDouble(k -> k == 0 ? -1 : low(findings.get(k))))
-                    .map(k -> new Answer(key(entry), volts(findings.get(k)), words.of(findings.get(k)), k == 0))
-                    .toList();
-            return new Ask(
-                    Say.it("find.measure", r.words()),
-                    Say.it("find.measure.how", Say.it("find.state." + r.in())),
-                    Say.it("find.measure.why", words.of(findings.get(0))),
-                    answers,
-                    key(entry),
-                    "",
-                    Map.of());
-        }
-
-        private static double low(Finding finding) {
-            return finding instanceof Finding.Between b ? b.low().value() : 0;
-        }
-
-        /** The middle of a band stands for it. */
-        private static String volts(Finding finding) {
-            return finding instanceof Finding.Between b
-                    ? "%.2f V".formatted((b.low().value() + b.high().value()) / 2)
-                    : "0 V";
-        }
-
-        private Ask look(RepairPoint place, double belief) {
-            return new Ask(
-                    Say.it("find.look", place.words()),
-                    Say.it("find.look." + place.kind()),
-                    Say.it("find.look.why", Words.percent(belief), Words.minutes(place.cost())),
-                    List.of(new Answer(
-                            key(new Entry.PlaceLooked(place.name())),
-                            "nothing wrong",
-                            Say.it("find.nothing.there"),
-                            false)),
-                    "",
-                    place.name(),
-                    Map.of());
         }
 
         // --- what is likely, and what was said
@@ -319,38 +188,54 @@ record FindView(
         }
 
         private List<Seen> seen() {
-            return search.seen().stream().flatMap(o -> said(o).stream()).collect(Collectors.toList());
+            List<Seen> seen = new ArrayList<>();
+            search.seen().forEach(o -> said(o).ifPresent(seen::add));
+            search.measured().forEach((m, reading) -> {
+                if (!reading.possible()) seen.add(reading(m, Say.it("find.not.possible")));
+            });
+            return seen;
         }
 
         private Optional<Seen> said(Observation o) {
-            if (o instanceof Observation.OfLook l)
-                return Optional.of(new Seen(
-                        Words.sentence(l.place().words()),
-                        Say.it(
-                                open.state()
-                                                .says(
-                                                        new Entry.PlaceLooked(
-                                                                l.place().name()),
-                                                        Entry.Look.MENDED)
-                                        ? "find.mended"
-                                        : "find.nothing.there"),
-                        key(new Entry.PlaceLooked(l.place().name()))));
+            if (o instanceof Observation.MeterProved)
+                return Optional.of(
+                        new Seen(Say.it("find.meter"), Say.it("find.meter.proved"), key(new Entry.MeterProved())));
+            if (o instanceof Observation.OfLook l) return Optional.of(look(l));
             if (!(o instanceof Observation.OfTest t)) return Optional.empty();
-            if (t.test() instanceof Trial.OfReading r)
-                return Optional.of(new Seen(
-                        "%s, %s".formatted(r.words(), Say.it("find.state." + r.in())),
-                        open.text(new Entry.ProbeRead(r.at(), r.in())) + " V"
-                                + (t.finding() < 0 ? Say.it("find.nothing.predicts") : ""),
-                        key(new Entry.ProbeRead(r.at(), r.in()))));
+            if (t.test() instanceof Trial.Measured m)
+                return Optional.of(reading(m, t.finding() < 0 ? Say.it("find.nothing.predicts") : ""));
             FunctionId f = ((Trial.OfCheck) t.test()).function();
             return Optional.of(new Seen(open.functionName(f), found(t), key(new Entry.ResultGiven(f))));
+        }
+
+        private Seen look(Observation.OfLook l) {
+            Entry.PlaceLooked entry = new Entry.PlaceLooked(l.place().name());
+            boolean mended = open.state().says(entry, Entry.Look.MENDED);
+            return new Seen(
+                    Words.sentence(l.place().words()),
+                    Say.it(mended ? "find.mended" : "find.nothing.there"),
+                    key(entry));
+        }
+
+        private Seen reading(Trial.Measured m, String remark) {
+            Entry<?> entry = Search.entry(m);
+            String unit = m.meter() == Meter.VOLTS ? " V" : "";
+            return new Seen(
+                    "%s, %s".formatted(Words.sentence(m.words()), NextThing.state(m)),
+                    open.text(entry) + unit + remark,
+                    key(entry));
         }
 
         private String found(Observation.OfTest t) {
             int i = table.indexOf(t.test());
             if (t.finding() >= 0 && i >= 0)
                 return words.of(table.findings().get(i).get(t.finding()));
-            return Say.it(t.finding() == Observation.NOT_RIGHT ? "find.not.right" : "find.something.else");
+            return Say.it(
+                    switch (t.finding()) {
+                        case Observation.NOT_RIGHT -> "find.not.right";
+                        case Observation.SOMETIMES -> "find.sometimes";
+                        default -> "find.something.else";
+                    });
         }
     }
 }

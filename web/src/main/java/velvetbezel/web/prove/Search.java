@@ -2,10 +2,14 @@ package velvetbezel.web.prove;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import velvetbezel.diagnose.Diagnosis;
+import velvetbezel.diagnose.FaultKind;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.Observation;
 import velvetbezel.diagnose.SymptomTable;
@@ -14,6 +18,8 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.job.Change;
 import velvetbezel.job.Entry;
 import velvetbezel.prove.Baseline;
+import velvetbezel.prove.Meter;
+import velvetbezel.prove.MeterReading;
 import velvetbezel.prove.Result;
 import velvetbezel.web.job.OpenJob;
 
@@ -21,6 +27,8 @@ import velvetbezel.web.job.OpenJob;
 record Search(OpenJob open, SymptomTable table) {
     /** A symptom that no fault here would give. */
     static final String SOMETHING_ELSE = "something else";
+    /** It is wrong at times only. */
+    static final String SOMETIMES = "sometimes";
 
     /** Checks that are not right, and of which nobody said in which way. */
     List<OpenJob.Tried> unsaid() {
@@ -49,19 +57,42 @@ record Search(OpenJob open, SymptomTable table) {
         wrong().forEach(t -> seen.add(new Observation.OfTest(
                 new Trial.OfCheck(t.check().function().id()),
                 finding(t.check().function().id()))));
-        for (Trial test : table.tests())
-            if (test instanceof Trial.OfReading r)
-                open.state()
-                        .get(new Entry.ProbeRead(r.at(), r.in()))
-                        .ifPresent(v -> seen.add(new Observation.OfTest(r, table.findingOf(r, v))));
+        measured().forEach((m, reading) -> {
+            if (reading.possible()) seen.add(new Observation.OfTest(m, table.findingOf(m, reading.shown())));
+        });
+        if (open.has(new Entry.MeterProved())) seen.add(new Observation.MeterProved());
         open.state().all(Entry.PlaceLooked.class).forEach(e -> table.place(e.place())
                 .ifPresent(p -> seen.add(new Observation.OfLook(p, false))));
         return seen;
     }
 
+    /** What was read so far, what cannot be read in a car included. */
+    Map<Trial.Measured, MeterReading> measured() {
+        Map<Trial.Measured, MeterReading> read = new LinkedHashMap<>();
+        for (Trial test : table.tests())
+            if (test instanceof Trial.Measured m) reading(m).ifPresent(v -> read.put(m, v));
+        return read;
+    }
+
+    private Optional<MeterReading> reading(Trial.Measured m) {
+        if (m instanceof Trial.OfReading r)
+            return open.state()
+                    .get(new Entry.ProbeRead(r.at(), r.in()))
+                    .map(v -> new MeterReading(Meter.VOLTS, OptionalDouble.of(v.value())));
+        if (m instanceof Trial.OfOhms o) return open.state().get(new Entry.OhmsRead(o.from(), o.to()));
+        return open.state().get(new Entry.StandbyRead());
+    }
+
+    /** Where a job keeps what was read. */
+    static Entry<?> entry(Trial.Measured m) {
+        if (m instanceof Trial.OfReading r) return new Entry.ProbeRead(r.at(), r.in());
+        return m instanceof Trial.OfOhms o ? new Entry.OhmsRead(o.from(), o.to()) : new Entry.StandbyRead();
+    }
+
     private int finding(FunctionId function) {
         Optional<String> said = open.state().get(new Entry.SymptomSeen(function));
         if (said.isEmpty()) return Observation.NOT_RIGHT;
+        if (said.get().equals(SOMETIMES)) return Observation.SOMETIMES;
         int i = table.indexOf(new Trial.OfCheck(function));
         List<Finding> findings = i < 0 ? List.of() : table.findings().get(i);
         for (int k = 0; k < findings.size(); k++)
@@ -86,21 +117,47 @@ record Search(OpenJob open, SymptomTable table) {
     /**
      * What was mended at a place is tried again: every check that a fault there could change and every one that was not
      * right is open again, and what was measured there counts no more.
+     *
+     * @param kind what was wrong there; empty where it is in no list
      */
-    List<Change<?>> mended(String place) {
+    List<Change<?>> mended(String place, Optional<FaultKind> kind) {
         List<Change<?>> changes = new ArrayList<>();
         changes.add(Change.set(new Entry.PlaceLooked(place), Entry.Look.MENDED));
+        kind.ifPresent(k -> changes.add(Change.set(new Entry.FaultMended(place), k)));
         List<FunctionId> again = new ArrayList<>();
-        wrong().forEach(t -> again.add(t.check().function().id()));
         for (Trial test : table.touchedFrom(place)) {
             if (test instanceof Trial.OfCheck c) again.add(c.function());
-            else if (test instanceof Trial.OfReading r) gone(changes, new Entry.ProbeRead(r.at(), r.in()));
+            else if (test instanceof Trial.Measured m) gone(changes, entry(m));
         }
-        again.stream().distinct().forEach(f -> {
-            gone(changes, new Entry.ResultGiven(f));
-            gone(changes, new Entry.SymptomSeen(f));
-        });
+        again(changes, again);
         return changes;
+    }
+
+    /** Something that no list has was mended: whatever was not right is tried again. */
+    List<Change<?>> otherMended(String words) {
+        List<Change<?>> changes = new ArrayList<>();
+        changes.add(Change.set(new Entry.OtherFaultMended(), words));
+        again(changes, List.of());
+        return changes;
+    }
+
+    /** The meter showed nothing whatever was there: what it showed as nothing was never read. */
+    List<Change<?>> meterMended() {
+        List<Change<?>> changes = new ArrayList<>();
+        measured().forEach((m, reading) -> {
+            if (new Finding.Nothing(m.meter()).holds(reading.shown())) gone(changes, entry(m));
+        });
+        changes.add(Change.set(new Entry.MeterProved(), Entry.Done.DONE));
+        return changes;
+    }
+
+    private void again(List<Change<?>> changes, List<FunctionId> touched) {
+        Stream.concat(wrong().stream().map(t -> t.check().function().id()), touched.stream())
+                .distinct()
+                .forEach(f -> {
+                    gone(changes, new Entry.ResultGiven(f));
+                    gone(changes, new Entry.SymptomSeen(f));
+                });
     }
 
     private void gone(List<Change<?>> changes, Entry<?> entry) {
