@@ -47,17 +47,15 @@ public record FaultRates(Map<FaultKind, Double> rates) {
         return rates.get(kind);
     }
 
-    /**
-     * The same once jobs have told more.
-     *
-     * @param found         how often a fault of this kind was found, mended, and the function then worked
-     * @param opportunities how many things of this kind there were to go wrong
-     */
-    public FaultRates learned(FaultKind kind, int found, int opportunities) {
-        double first = of(kind);
-        double now = (first * WEIGHT + found) / (WEIGHT + opportunities);
-        Map<FaultKind, Double> changed = new EnumMap<>(rates);
-        changed.put(kind, Math.max(LEAST * first, now));
-        return new FaultRates(changed);
+    /** The same once jobs have told more. */
+    public FaultRates learned(FaultTally jobs) {
+        Map<FaultKind, Double> now = new EnumMap<>(FaultKind.class);
+        rates.forEach((kind, first) -> {
+            double found = jobs.found().getOrDefault(kind, 0.0);
+            double rate =
+                    (first * WEIGHT + found) / (WEIGHT + jobs.opportunities().getOrDefault(kind, 0.0));
+            now.put(kind, Math.max(LEAST * first, rate));
+        });
+        return new FaultRates(now);
     }
 }

@@ -302,11 +302,8 @@ class DiagnosisTest {
     @Test
     void ratesLearnAndNeverFallUnderAFifth() {
         double first = rates.of(FaultKind.JOINT_OPEN);
-        assertEquals(
-                (first * 500 + 10) / 1000,
-                rates.learned(FaultKind.JOINT_OPEN, 10, 500).of(FaultKind.JOINT_OPEN),
-                1e-12);
-        assertEquals(first / 5, rates.learned(FaultKind.JOINT_OPEN, 0, 100_000).of(FaultKind.JOINT_OPEN), 1e-12);
+        assertEquals((first * 500 + 10) / 1000, rates.learned(jobs(10, 500)).of(FaultKind.JOINT_OPEN), 1e-12);
+        assertEquals(first / 5, rates.learned(jobs(0, 100_000)).of(FaultKind.JOINT_OPEN), 1e-12);
     }
 
     @Test
@@ -315,6 +312,24 @@ class DiagnosisTest {
                         InvalidInput.class, () -> FaultRates.read(Map.of("rates", Map.of("joint opne", 0.1))))
                 .getMessage();
         assertTrue(message.contains("joint open") && message.contains("is no kind of fault"), message);
+    }
+
+    private static FaultTally jobs(double found, double opportunities) {
+        return new FaultTally(Map.of(FaultKind.JOINT_OPEN, found), Map.of(FaultKind.JOINT_OPEN, opportunities));
+    }
+
+    /** As many opportunities as the catalogue has faults, those of the car itself a quarter each. */
+    @Test
+    void finishedJobCountsWhatThereWasToGoWrong() {
+        FaultTally tally = FaultTally.of(minibus, rates, List.of(FaultKind.JOINT_OPEN));
+        assertEquals(Map.of(FaultKind.JOINT_OPEN, 1.0), tally.found());
+        assertEquals(
+                table.faults().stream()
+                        .filter(f -> f.kind() == FaultKind.WIRE_BROKEN)
+                        .mapToDouble(f -> f.ofCar() ? 0.25 : 1)
+                        .sum(),
+                tally.opportunities().get(FaultKind.WIRE_BROKEN),
+                1e-9);
     }
 
     // --- the meter

@@ -12,6 +12,7 @@ import org.springframework.context.annotation.Bean;
 import velvetbezel.store.Board;
 import velvetbezel.store.DashRecords;
 import velvetbezel.store.Devices;
+import velvetbezel.store.FaultsFound;
 import velvetbezel.store.Imports;
 import velvetbezel.store.JobArchive;
 import velvetbezel.store.Jobs;
@@ -48,6 +49,11 @@ public class Application {
     @Bean
     Board board(DSLContext db) {
         return new Board(db);
+    }
+
+    @Bean
+    FaultsFound faultsFound(DSLContext db) {
+        return new FaultsFound(db);
     }
 
     @Bean

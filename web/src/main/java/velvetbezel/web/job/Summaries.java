@@ -1,10 +1,16 @@
 package velvetbezel.web.job;
 
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import velvetbezel.diagnose.FaultKind;
+import velvetbezel.diagnose.FaultTally;
 import velvetbezel.job.Entry;
+import velvetbezel.prove.Result;
 import velvetbezel.store.Board;
+import velvetbezel.store.FaultsFound;
+import velvetbezel.store.StandardFaultRates;
 
 /** Keeps what each job comes to when it changes, so that the board computes nothing. */
 @Service
@@ -12,9 +18,11 @@ public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     private final JobOpener opener;
     private final Board board;
+    private final FaultsFound faults;
     private final Prices prices;
 
-    Summaries(JobOpener opener, Board board, Prices prices) {
+    Summaries(JobOpener opener, Board board, FaultsFound faults, Prices prices) {
+        this.faults = faults;
         this.prices = prices;
         this.opener = opener;
         this.board = board;
@@ -37,5 +45,21 @@ public class Summaries {
                 open.state().get(new Entry.DueBy()),
                 open.has(new Entry.HandedOver()),
                 Summary.words(open));
+        tally(open);
+    }
+
+    /** What was found and mended counts once the car has left with everything working. */
+    private void tally(OpenJob open) {
+        boolean wrong = open.tried().stream().anyMatch(t -> t.result() == Result.NOT_RIGHT);
+        if (open.design().isEmpty() || wrong || !open.has(new Entry.HandedOver())) {
+            faults.forget(open.job().id());
+            return;
+        }
+        List<FaultKind> mended = open.state().all(Entry.FaultMended.class).stream()
+                .filter(e -> open.state().says(new Entry.PlaceLooked(e.place()), Entry.Look.MENDED))
+                .flatMap(e -> open.state().get(e).stream())
+                .toList();
+        faults.keep(
+                open.job().id(), FaultTally.of(open.design().get().installation(), StandardFaultRates.all(), mended));
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.sheet.InputProblem;
 import velvetbezel.sheet.InvalidInput;
 import velvetbezel.store.Document;
+import velvetbezel.store.FaultsFound;
 import velvetbezel.store.Json;
 import velvetbezel.store.Library;
 import velvetbezel.store.StandardTables;
@@ -23,9 +24,11 @@ import velvetbezel.web.shell.Who;
 @Controller
 class TablesController {
     private final Library library;
+    private final FaultsFound faults;
 
-    TablesController(Library library) {
+    TablesController(Library library, FaultsFound faults) {
         this.library = library;
+        this.faults = faults;
     }
 
     @GetMapping("/tables")
@@ -40,12 +43,18 @@ class TablesController {
                 .orElseGet(StandardTables::text);
     }
 
-    private String show(String text, List<String> faults, String theirs, Model model) {
+    private String show(String text, List<String> problems, String theirs, Model model) {
         int revision = library.revision(Library.TABLES);
         model.addAttribute(
                 "view",
                 TablesView.of(
-                        library.tables(), text, faults, revision, theirs, SheetView.past(library, Library.TABLES)));
+                        library.tables(),
+                        faults.all(),
+                        text,
+                        problems,
+                        revision,
+                        theirs,
+                        SheetView.past(library, Library.TABLES)));
         return "library/tables";
     }
 

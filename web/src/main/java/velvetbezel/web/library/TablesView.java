@@ -3,7 +3,11 @@ package velvetbezel.web.library;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import velvetbezel.diagnose.FaultKind;
+import velvetbezel.diagnose.FaultRates;
+import velvetbezel.diagnose.FaultTally;
 import velvetbezel.sheet.HowSet;
+import velvetbezel.store.StandardFaultRates;
 import velvetbezel.worksheet.JointKind;
 import velvetbezel.worksheet.Tables;
 
@@ -27,8 +31,15 @@ public record TablesView(
         List<SheetView.Past> past) {
     public record Section(String heading, List<String> columns, List<List<String>> rows) {}
 
+    /** @param found what jobs told of how often things go wrong */
     static TablesView of(
-            Tables t, String text, List<String> faults, int revision, String theirs, List<SheetView.Past> past) {
+            Tables t,
+            FaultTally found,
+            String text,
+            List<String> faults,
+            int revision,
+            String theirs,
+            List<SheetView.Past> past) {
         List<Section> sections = List.of(
                 new Section(
                         "Leads in a dash",
@@ -88,7 +99,11 @@ public record TablesView(
                                         g.name(),
                                         "%s %s".formatted(plain(g.pack()), g.unit()),
                                         "%d.%02d".formatted(g.cents() / 100, g.cents() % 100)))
-                                .toList()));
+                                .toList()),
+                new Section(
+                        "How often things are found wrong",
+                        List.of("kind", "at first", "found", "of", "now"),
+                        faults(found)));
         return new TablesView(
                 t.name(),
                 Arrays.stream(JointKind.values())
@@ -103,6 +118,24 @@ public record TablesView(
                 revision,
                 theirs,
                 past);
+    }
+
+    /** First rates are common practice, with no source; what was found, mended and then worked moves them. */
+    private static List<List<String>> faults(FaultTally found) {
+        FaultRates first = StandardFaultRates.all();
+        FaultRates now = first.learned(found);
+        return Arrays.stream(FaultKind.values())
+                .map(k -> List.of(
+                        k.label(),
+                        share(first.of(k)),
+                        plain(found.found().getOrDefault(k, 0.0)),
+                        plain(Math.rint(found.opportunities().getOrDefault(k, 0.0))),
+                        share(now.of(k))))
+                .toList();
+    }
+
+    private static String share(double rate) {
+        return "%.3f %%".formatted(100 * rate);
     }
 
     private static List<List<String>> minutes(Tables t) {

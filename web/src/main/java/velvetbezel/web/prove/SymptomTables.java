@@ -13,7 +13,7 @@ import org.springframework.stereotype.Service;
 import velvetbezel.diagnose.SymptomTable;
 import velvetbezel.job.Design;
 import velvetbezel.prove.Check;
-import velvetbezel.store.StandardFaultRates;
+import velvetbezel.store.FaultsFound;
 
 /** What every fault of a kit would show, worked out beside the pages, one kit after the other. */
 @Service
@@ -31,7 +31,12 @@ class SymptomTables implements DisposableBean {
     private final Cache<Design, Work> works =
             Caffeine.newBuilder().weakKeys().maximumSize(KEPT).build();
 
+    private final FaultsFound faults;
     private volatile boolean ended;
+
+    SymptomTables(FaultsFound faults) {
+        this.faults = faults;
+    }
 
     /** How far it is. */
     static final class Work {
@@ -70,7 +75,7 @@ class SymptomTables implements DisposableBean {
                             .filter(c -> c.outcome().works())
                             .map(Check::function)
                             .toList(),
-                    StandardFaultRates.all(),
+                    faults.rates(),
                     n -> work.done.updateAndGet(m -> Math.max(m, n)),
                     () -> ended));
         } catch (RuntimeException e) {
