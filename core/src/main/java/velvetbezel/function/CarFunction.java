@@ -14,6 +14,7 @@ import velvetbezel.sheet.ScenarioStep;
  * @param expected what a person then sees or hears
  * @param wish     whether customers are asked about it at arrival
  * @param must     it must stay, unless the customer says that it may go
+ * @param phase    when it is tried
  * @param feeds    the switched supply whose working this is: served by another, it is kept but changed
  */
 public record CarFunction(
@@ -25,6 +26,7 @@ public record CarFunction(
         boolean wish,
         boolean must,
         Optional<LeadRole> feeds,
+        CheckPhase phase,
         List<Scene> scenario) {
     public CarFunction {
         scenario = List.copyOf(scenario);
@@ -71,10 +73,10 @@ public record CarFunction(
         for (int i = 0; i < scenario.size(); i++)
             scenes.add(new Scene(scenario.get(i).set(), i == step ? List.of(only) : List.of()));
         FunctionId name = new FunctionId(id.text() + ", " + number);
-        return new CarFunction(name, this.name, group, ask, expected, wish, must, feeds, scenes);
+        return new CarFunction(name, this.name, group, ask, expected, wish, must, feeds, phase, scenes);
     }
 
     CarFunction with(List<Scene> scenes) {
-        return new CarFunction(id, name, group, ask, expected, wish, must, feeds, scenes);
+        return new CarFunction(id, name, group, ask, expected, wish, must, feeds, phase, scenes);
     }
 }

@@ -55,7 +55,7 @@ public record Catalogue(String id, List<CarFunction> functions) {
     }
 
     private static CarFunction function(Node node) {
-        node.only("function", "name", "group", "ask", "expected", "wish", "must", "feeds", "scenario");
+        node.only("function", "name", "group", "ask", "expected", "wish", "must", "feeds", "phase", "scenario");
         return new CarFunction(
                 new FunctionId(node.at("function").text()),
                 node.at("name").text(),
@@ -67,6 +67,8 @@ public record Catalogue(String id, List<CarFunction> functions) {
                 node.has("feeds")
                         ? Optional.of(node.at("feeds").one(LeadRole::find, LeadRole.all(), LeadRole.ANTENNA_POWER))
                         : Optional.empty(),
+                node.at("phase")
+                        .one(CheckPhase::find, CheckPhase.all(), CheckPhase.BEFORE_CLOSING, CheckPhase.BEFORE_CLOSING),
                 node.at("scenario").list().stream().map(Catalogue::scene).toList());
     }
 

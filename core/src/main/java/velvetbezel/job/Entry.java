@@ -238,6 +238,9 @@ public sealed interface Entry<V> {
     /** Something that was wrong and is in no list, in the words of whoever mended it. */
     record OtherFaultMended() implements Entry<String> {}
 
+    /** The dash was closed although checks were open: which they were. */
+    record ClosedWithOpenChecks() implements Entry<String> {}
+
     /** A place was looked at. @param place its name among the places of faults */
     record PlaceLooked(String place) implements Entry<Look> {}
 

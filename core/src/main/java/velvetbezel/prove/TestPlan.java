@@ -21,7 +21,7 @@ import velvetbezel.harness.Joint;
 import velvetbezel.harness.JointId;
 import velvetbezel.sheet.LeadRole;
 
-/** The checks of an installation, in the order of the catalogue. */
+/** The checks of an installation, in an order with few changes of the car's state. */
 public record TestPlan(List<Check> checks) {
     /** Four corners that play do not pass for right polarity: it is tried on its own. */
     private static final FunctionId POLARITY = new FunctionId("polarity");
@@ -49,7 +49,7 @@ public record TestPlan(List<Check> checks) {
                     .toList();
             checks.add(new Check(f, outcome, expected(f, outcome) + once(installation, outcome), suspects));
         }
-        return new TestPlan(checks);
+        return new TestPlan(CheckOrder.of(checks));
     }
 
     /** Plugs cannot be put in the wrong way round; joints can. */

@@ -7,6 +7,11 @@ import velvetbezel.state.StateField;
 
 /** One step of taking a dash apart or putting it together. */
 public sealed interface StripStep {
+    /** Whether it closes the dash for good: what is tried before is tried now or never. */
+    default boolean closes() {
+        return this instanceof PutIn p && !p.forNow() || this instanceof Fasten || this instanceof DoUp;
+    }
+
     /** How the lever is moved. */
     enum By {
         HAND,

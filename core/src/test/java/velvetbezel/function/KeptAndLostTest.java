@@ -371,6 +371,7 @@ class KeptAndLostTest {
                 sound.wish(),
                 sound.must(),
                 Optional.empty(),
+                sound.phase(),
                 List.of(new CarFunction.Scene(tuner, scene.expects())));
         assertTrue(Outcomes.fulfilled(build(QUERN), new Catalogue("chosen", List.of(sound)))
                 .contains(sound.id()));

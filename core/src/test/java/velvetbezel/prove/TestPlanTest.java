@@ -3,6 +3,7 @@ package velvetbezel.prove;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import velvetbezel.Demo;
 import velvetbezel.harness.Installation;
@@ -53,5 +54,26 @@ class TestPlanTest {
         assertEquals(
                 "Does not work, as told before the purchase.",
                 button.verdict(Baseline.WORKED, Result.NOT_RIGHT).text());
+    }
+
+    /** What would be closed in comes first, what needs a sleeping car last, power before everything. */
+    @Test
+    void checksComeByPhaseAndNeedFewerChangesThanTheCataloguesOrder() {
+        List<Check> checks = MINIBUS.checks();
+        assertEquals("power", checks.get(0).function().id().text());
+        assertEquals("standby", checks.get(checks.size() - 1).function().id().text());
+        for (int i = 1; i + 1 < checks.size(); i++)
+            assertTrue(checks.get(i - 1)
+                            .function()
+                            .phase()
+                            .compareTo(checks.get(i).function().phase())
+                    <= 0);
+        List<Check> catalogue = Demo.CATALOGUE.functions().stream()
+                .flatMap(f -> checks.stream().filter(c -> c.function().equals(f)))
+                .toList();
+        assertEquals(catalogue.size(), checks.size());
+        assertTrue(
+                CheckOrder.changesOf(checks) < CheckOrder.changesOf(catalogue),
+                CheckOrder.changesOf(checks) + " against " + CheckOrder.changesOf(catalogue));
     }
 }

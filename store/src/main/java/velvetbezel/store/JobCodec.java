@@ -157,6 +157,7 @@ public final class JobCodec {
                 Entry.FaultMended::place,
                 any(Entry.FaultMended::new),
                 oneOf(FaultKind.values(), FaultKind::label));
+        one("closed open", new Entry.ClosedWithOpenChecks(), PLAIN);
         one("other fault", new Entry.OtherFaultMended(), PLAIN);
         each(
                 "look",

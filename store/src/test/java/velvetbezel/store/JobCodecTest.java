@@ -90,6 +90,7 @@ class JobCodecTest {
         standby=0.03 A
         meter proved=done
         mended/joint front left +=joint open
+        closed open=Display dimming
         other fault=A screw through the loom""";
 
     private static Map<String, String> examples() {

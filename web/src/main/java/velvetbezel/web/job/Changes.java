@@ -105,6 +105,7 @@ public class Changes {
         List<Change<?>> all = new ArrayList<>(made);
         all.addAll(Consequences.ofSetting(before.state(), before.design(), made));
         all.addAll(Consequences.ofSymptom(before.state(), made));
+        Closing.kept(before, made).ifPresent(all::add);
         if (after != before) all.addAll(Consequences.of(before.state(), before.design(), after.design()));
         jobs.change(before.job().id(), by, what, seen, all);
         summaries.keep(before.job().number());

@@ -14,6 +14,7 @@ import velvetbezel.strip.Severity;
 import velvetbezel.strip.StepText;
 import velvetbezel.strip.StripStep;
 import velvetbezel.web.job.BeforePower;
+import velvetbezel.web.job.Closing;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.PhotoLine;
@@ -153,17 +154,26 @@ public record InCarView(
         return cards;
     }
 
-    /** Hazards of a step; where it is the first to give the new radio power, also what should come before. */
-    private static List<StepLine.Hazard> cautions(OpenJob open, Course course, int i, List<HazardFinding> here) {
+    /** Hazards of a step; where it is the first to give the new radio power or to close the dash, also what comes before. */
+    private static List<StepLine.Hazard> cautions(OpenJob job, Course course, int i, List<HazardFinding> here) {
         List<StepLine.Hazard> cautions =
                 new ArrayList<>(here.stream().map(StepLine.Hazard::of).toList());
         boolean exchanged = course.steps().subList(0, i).contains(new StripStep.Exchange());
         boolean power = course.steps().get(i) instanceof StripStep.SetState s
                 && (s.field() == StateField.BATTERY && s.to().equals("connected")
                         || s.field() == StateField.KEY && !s.to().equals("off"));
-        String before = exchanged && power ? BeforePower.caution(open) : "";
+        String before = exchanged && power ? BeforePower.caution(job) : "";
         if (!before.isEmpty()) cautions.add(new StepLine.Hazard(Severity.CAUTION.word(), true, before, ""));
+        String open = exchanged && closesFirst(course, i) ? Closing.caution(job) : "";
+        if (!open.isEmpty()) cautions.add(new StepLine.Hazard(Severity.CAUTION.word(), true, open, ""));
         return cautions;
+    }
+
+    /** Whether no step between the exchange and this one closes the dash. */
+    private static boolean closesFirst(Course course, int i) {
+        List<StripStep> steps = course.steps();
+        int exchange = steps.indexOf(new StripStep.Exchange());
+        return steps.get(i).closes() && steps.subList(exchange, i).stream().noneMatch(StripStep::closes);
     }
 
     /** Numbers next to the one expected. */

@@ -2,10 +2,12 @@ package velvetbezel.web.prove;
 
 import static velvetbezel.store.JobCodec.key;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import velvetbezel.function.CheckPhase;
 import velvetbezel.function.FunctionId;
 import velvetbezel.function.Outcome;
 import velvetbezel.job.Entry;
@@ -33,7 +35,11 @@ public record ProveView(
         FirstPower power,
         Optional<Current> current,
         List<TestLine> lines,
+        List<Group> groups,
         List<TestLine> notDue) {
+    /** Checks of one phase. */
+    public record Group(String heading, List<TestLine> lines) {}
+
     /**
      * Power for the first time.
      *
@@ -101,6 +107,7 @@ public record ProveView(
                     FirstPower.of(open),
                     Optional.empty(),
                     List.of(),
+                    List.of(),
                     List.of());
         Optional<OpenJob.Tried> current = due.stream()
                 .filter(t ->
@@ -120,10 +127,23 @@ public record ProveView(
                 due.stream()
                         .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
                         .toList(),
+                groups(open, due, current),
                 open.tried().stream()
                         .filter(t -> !t.check().due())
                         .map(t -> TestLine.of(open, t, false))
                         .toList());
+    }
+
+    private static List<Group> groups(OpenJob open, List<OpenJob.Tried> due, Optional<OpenJob.Tried> current) {
+        List<Group> groups = new ArrayList<>();
+        for (CheckPhase phase : CheckPhase.values()) {
+            List<TestLine> lines = due.stream()
+                    .filter(t -> t.check().function().phase() == phase)
+                    .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
+                    .toList();
+            if (!lines.isEmpty()) groups.add(new Group(Say.it("prove.phase." + phase), lines));
+        }
+        return groups;
     }
 
     private static List<OpenJob.Tried> due(OpenJob open) {
@@ -155,7 +175,11 @@ public record ProveView(
                 .filter(t -> t.before() == Baseline.NOT_TESTED
                         && open.had().contains(t.check().function().id()))
                 .count();
-        return together(open)
+        return open.state()
+                        .get(new Entry.ClosedWithOpenChecks())
+                        .map(n -> Say.it("prove.closed", n) + " ")
+                        .orElse("")
+                + together(open)
                 + "Each says what must happen, from running this installation."
                 + (lost == 0
                         ? ""

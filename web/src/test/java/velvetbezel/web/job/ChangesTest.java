@@ -1,6 +1,7 @@
 package velvetbezel.web.job;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
@@ -16,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,8 +25,11 @@ import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import velvetbezel.Demo;
 import velvetbezel.job.Change;
+import velvetbezel.job.DoneStep;
+import velvetbezel.job.Entry;
 import velvetbezel.job.JobState;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.sheet.strip.ItemId;
 import velvetbezel.store.Document;
 import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
@@ -32,6 +37,7 @@ import velvetbezel.store.Jobs;
 import velvetbezel.store.Library;
 import velvetbezel.store.Sender;
 import velvetbezel.store.StandardTables;
+import velvetbezel.strip.StripStep;
 
 /** What another kit or a settled fact does to the work already done. */
 class ChangesTest {
@@ -162,5 +168,32 @@ class ChangesTest {
     void takingBackATickOfAnotherKitIsNoHarm() {
         changes.change(opener.open(214), Sender.named("Ines"), 7, Map.of("joint/joint camera", ""), Map.of());
         assertEquals(Map.of("joint/joint camera", Optional.empty()), written());
+    }
+
+    /** Once the panels are on, what needs them off is tried no more: the job says what that was. */
+    @Test
+    void dashClosedOverOpenChecksIsKeptWithTheirNames() {
+        fields.put("step/000100-a", "exchange");
+        close();
+        String open = written().get("closed open").orElseThrow();
+        assertTrue(open.contains("Display dimming"), open);
+        assertFalse(open.contains("Switched power"), open);
+        assertFalse(open.contains("Standby current"), open);
+    }
+
+    @Test
+    void dashThatWasNotEmptiedYetIsNotClosed() {
+        close();
+        assertFalse(written().containsKey("closed open"));
+    }
+
+    private void close() {
+        changes.change(
+                opener.open(214),
+                Sender.named("Ines"),
+                7,
+                List.of(Change.set(
+                        new Entry.StepDone("000200-a"),
+                        new DoneStep(new StripStep.Fasten(new ItemId("radio")), OptionalLong.empty()))));
     }
 }
