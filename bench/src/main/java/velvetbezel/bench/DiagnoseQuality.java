@@ -36,7 +36,10 @@ public final class DiagnoseQuality {
         this.random = new Random(7);
     }
 
-    /** @param tests checks, readings and looks until it was found, or given up */
+    /**
+     * @param early whether it was among the first three, or found, within five tests
+     * @param tests checks, readings and looks until it was found, or given up
+     */
     private record Ended(Optional<Fault> found, boolean early, int tests, int minutes) {}
 
     /** @param arguments every how many singles, and how many doubles */
@@ -128,7 +131,8 @@ public final class DiagnoseQuality {
                 minutes += l.place().cost();
                 Optional<Fault> there =
                         faults.stream().filter(f -> f.place().equals(l.place())).findFirst();
-                if (there.isPresent() && random.nextDouble() >= noise) return new Ended(there, early, step, minutes);
+                if (there.isPresent() && random.nextDouble() >= noise)
+                    return new Ended(there, early || step <= EARLY + 1, step, minutes);
                 seen.add(new Observation.OfLook(l.place(), false));
             }
         }

@@ -126,7 +126,8 @@ final class Beliefs {
 
     /** Each thing that is otherwise than in the healthy car, with the state of the car in which it was noticed. */
     private List<List<Object>> perceived(Observation o) {
-        if (!(o instanceof Observation.OfTest t) || t.finding() <= 0 || place(t.test()) < 0) return List.of();
+        if (!(o instanceof Observation.OfTest t) || !(t.test() instanceof Trial.OfCheck)) return List.of();
+        if (t.finding() <= 0 || place(t.test()) < 0) return List.of();
         int i = place(t.test());
         if (!(table.findings().get(i).get(t.finding()) instanceof Finding.Symptom s)) return List.of();
         return s.diffs().stream()

@@ -208,9 +208,15 @@ final class FaultCatalogue {
     }
 
     private List<Conductor> contacts(Mating m) {
+        return contacts(installation, m);
+    }
+
+    static List<Conductor> contacts(Installation installation, Mating m) {
         return installation.conductors().stream()
                 .filter(c -> c.kind() == Conductor.Kind.CONTACT && c.mayBeClosed())
-                .filter(c -> mating(c.a()).filter(m::equals).isPresent())
+                .filter(c -> PositionId.of(c.a())
+                        .filter(p -> p.plug().equals(m.first()) || p.plug().equals(m.second()))
+                        .isPresent())
                 .toList();
     }
 

@@ -26,10 +26,14 @@ import velvetbezel.run.Picture;
 import velvetbezel.run.RuleRef;
 import velvetbezel.run.Run;
 import velvetbezel.run.Settled;
+import velvetbezel.sheet.Effect;
 import velvetbezel.state.VehicleState;
 
 /** Runs an installation with each of its faults. What was set up and learned on the healthy one is done once. */
 final class TableRun {
+    /** Left and right. */
+    private static final int EXCHANGED = 2;
+
     private final Installation healthy;
     private final List<CarFunction> functions;
     private final FaultRates rates;
@@ -66,10 +70,22 @@ final class TableRun {
         return table(results.stream().flatMap(Optional::stream).toList(), right);
     }
 
-    /** A rule that is in force in nothing that is tried can be dead without changing any of it. */
-    private static boolean idle(Fault fault, Set<RuleRef> acting) {
+    /**
+     * A rule that is in force in nothing that is tried can be dead without changing any of it, unless it enters a mode: then
+     * it may have been in force only on the way there.
+     */
+    private boolean idle(Fault fault, Set<RuleRef> acting) {
         return fault.edits().stream()
-                .allMatch(e -> e instanceof Edit.Disable d && !acting.contains(new RuleRef(d.instance(), d.rule())));
+                .allMatch(e -> e instanceof Edit.Disable d
+                        && !acting.contains(new RuleRef(d.instance(), d.rule()))
+                        && !enters(d));
+    }
+
+    private boolean enters(Edit.Disable d) {
+        return healthy.instance(d.instance()).stream()
+                .flatMap(i -> i.device().rules().stream())
+                .filter(rule -> rule.id().equals(d.rule()))
+                .anyMatch(rule -> rule.then().stream().anyMatch(Effect.Enter.class::isInstance));
     }
 
     private Set<RuleRef> acting(Shown right) {
@@ -93,11 +109,23 @@ final class TableRun {
                 .map(i -> {
                     if (table.tests().get(i) instanceof Trial.Measured m)
                         return table.findingOf(m, now.read.get(meters.trials().indexOf(m)));
-                    FunctionId f = ((Trial.OfCheck) table.tests().get(i)).function();
-                    int check = functions.stream().map(CarFunction::id).toList().indexOf(f);
+                    if (table.tests().get(i) instanceof Trial.OfSwap s)
+                        return table.findings().get(i).indexOf(symptom(tried.with(s.exchange()), s.again(), right));
+                    int check = number(((Trial.OfCheck) table.tests().get(i)).function());
                     return table.findings().get(i).indexOf(now.checks.get(check).against(right.checks.get(check)));
                 })
                 .toArray();
+    }
+
+    private int number(FunctionId function) {
+        return functions.stream().map(CarFunction::id).toList().indexOf(function);
+    }
+
+    /** What one function shows of an installation, against the healthy one. */
+    private Finding.Symptom symptom(Installation tried, FunctionId function, Shown right) {
+        int check = number(function);
+        CarFunction f = functions.get(check);
+        return new Perceived(f, sinks, scenes(run(tried), start(tried), f)).against(right.checks.get(check));
     }
 
     private record Result(Fault fault, List<Finding.Symptom> symptoms, List<OptionalDouble> read) {}
@@ -118,9 +146,7 @@ final class TableRun {
 
     private Shown shown(Installation tried) {
         Run run = run(tried);
-        Map<String, String> modes = new HashMap<>(first.memory().modes());
-        modes.putAll(tried.modes());
-        Memory start = new Memory(modes, first.memory().inForce());
+        Memory start = start(tried);
         List<Perceived> checks = new ArrayList<>();
         List<Picture> pictures = new ArrayList<>();
         for (CarFunction f : functions) {
@@ -131,6 +157,12 @@ final class TableRun {
         MeterRun.Shown read = meters.of(run, start);
         pictures.addAll(read.pictures());
         return new Shown(checks, read.values(), pictures);
+    }
+
+    private Memory start(Installation tried) {
+        Map<String, String> modes = new HashMap<>(first.memory().modes());
+        modes.putAll(tried.modes());
+        return new Memory(modes, first.memory().inForce());
     }
 
     private static List<Picture> scenes(Run run, Memory start, CarFunction f) {
@@ -178,6 +210,7 @@ final class TableRun {
                     findings,
                     columns);
         }
+        for (Swaps.Swap swap : Swaps.of(healthy)) exchanged(swap, results, right, tests, findings, columns);
         List<SymptomTable.Row> rows = new ArrayList<>();
         for (int r = 0; r < results.size(); r++) {
             int row = r;
@@ -186,6 +219,50 @@ final class TableRun {
         }
         return new SymptomTable(
                 tests, findings, tests.stream().map(this::scenes).toList(), rows);
+    }
+
+    private void exchanged(
+            Swaps.Swap swap,
+            List<Result> results,
+            Shown right,
+            List<Trial> tests,
+            List<List<Finding>> findings,
+            List<int[]> columns) {
+        Installation swapped = healthy.with(swap.exchange());
+        Run run = run(swapped);
+        Memory start = start(swapped);
+        List<Integer> changed = IntStream.range(0, functions.size())
+                .filter(i -> !new Perceived(functions.get(i), sinks, scenes(run, start, functions.get(i)))
+                        .against(right.checks.get(i))
+                        .right())
+                .boxed()
+                .limit(EXCHANGED)
+                .toList();
+        if (changed.isEmpty()) return;
+        FunctionId again = functions.get(changed.get(0)).id();
+        Finding.Symptom exchanged = symptom(swapped, again, right);
+        column(
+                new Trial.OfSwap(swap.exchange(), again, swap.words()),
+                exchanged,
+                results.parallelStream()
+                        .map(r -> exchanged(r, changed, exchanged, swapped, right))
+                        .toList(),
+                tests,
+                findings,
+                columns);
+    }
+
+    /** A fault that one side notices is run with the exchange; one that none does shows no more, one that both do the same. */
+    private Finding exchanged(
+            Result r, List<Integer> sides, Finding.Symptom exchanged, Installation swapped, Shown right) {
+        long wrong = sides.stream().filter(i -> !r.symptoms.get(i).right()).count();
+        if (wrong == 0) return exchanged;
+        return wrong == sides.size()
+                ? r.symptoms.get(sides.get(0))
+                : symptom(
+                        swapped.with(r.fault.edits()),
+                        functions.get(sides.get(0)).id(),
+                        right);
     }
 
     private List<VehicleState> scenes(Trial test) {

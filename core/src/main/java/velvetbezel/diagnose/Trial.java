@@ -1,6 +1,8 @@
 package velvetbezel.diagnose;
 
+import java.util.List;
 import velvetbezel.function.FunctionId;
+import velvetbezel.harness.Edit;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.prove.Meter;
 
@@ -14,6 +16,9 @@ public sealed interface Trial {
     /** The clamp comes off and goes on again once for several (common practice, no source). */
     int WITHOUT_BATTERY = 1;
 
+    /** Exchanged, and changed back (from memory). */
+    int EXCHANGE = 6;
+
     /** Until a car sleeps (common practice, no source). */
     int FALLING_ASLEEP = 20;
 
@@ -22,6 +27,22 @@ public sealed interface Trial {
         @Override
         public int minutes() {
             return CHECK;
+        }
+    }
+
+    /**
+     * Trying a function with two like things exchanged.
+     *
+     * @param words what is exchanged
+     */
+    record OfSwap(List<Edit> exchange, FunctionId again, String words) implements Trial {
+        public OfSwap {
+            exchange = List.copyOf(exchange);
+        }
+
+        @Override
+        public int minutes() {
+            return CHECK + EXCHANGE;
         }
     }
 

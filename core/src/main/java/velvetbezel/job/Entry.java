@@ -238,6 +238,9 @@ public sealed interface Entry<V> {
     /** Something that was wrong and is in no list, in the words of whoever mended it. */
     record OtherFaultMended() implements Entry<String> {}
 
+    /** What a function showed with two like things exchanged, as {@link SymptomSeen}. @param exchanged in words */
+    record SwapSeen(FunctionId function, String exchanged) implements Entry<String>, OfFunction {}
+
     /** The dash was closed although checks were open: which they were. */
     record ClosedWithOpenChecks() implements Entry<String> {}
 

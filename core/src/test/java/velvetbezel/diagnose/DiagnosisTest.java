@@ -445,4 +445,24 @@ class DiagnosisTest {
                 .map(d -> List.<Object>of(table.scenes().get(test).get(d.scene()), d.kind(), d.what(), d.where()))
                 .collect(Collectors.toSet());
     }
+
+    // --- exchanged for a try
+
+    private static Finding.Symptom swapped(SymptomTable.Row row) {
+        int i = IntStream.range(0, table.tests().size())
+                .filter(t -> table.tests().get(t) instanceof Trial.OfSwap w
+                        && w.words().contains("front"))
+                .findFirst()
+                .orElseThrow();
+        return (Finding.Symptom) table.findings().get(i).get(row.shows()[i]);
+    }
+
+    /** A broken wire to the speaker stays with its speaker: the other one plays. A lead of the radio takes it along. */
+    @Test
+    void troubleThatStaysWithTheSpeakerIsTheCarsAndOneThatMovesIsTheRadios() {
+        Finding.Symptom car = swapped(row(FaultKind.PIN_PUSHED_BACK, "position B5 (front left +) of the car's plug"));
+        assertTrue(car.diffs().stream().anyMatch(d -> d.kind() == SceneDiff.Kind.FROM_ELSEWHERE), car::toString);
+        Finding.Symptom radio = swapped(row(FaultKind.JOINT_OPEN, "front left + lead of Pebblefen P2"));
+        assertTrue(radio.diffs().stream().noneMatch(d -> d.kind() == SceneDiff.Kind.FROM_ELSEWHERE), radio::toString);
+    }
 }

@@ -157,6 +157,12 @@ public final class JobCodec {
                 Entry.FaultMended::place,
                 any(Entry.FaultMended::new),
                 oneOf(FaultKind.values(), FaultKind::label));
+        each(
+                "swap",
+                Entry.SwapSeen.class,
+                e -> e.function().text() + "/" + e.exchanged(),
+                id -> split(id, id.indexOf('/'), (f, e) -> new Entry.SwapSeen(new FunctionId(f), e)),
+                PLAIN);
         one("closed open", new Entry.ClosedWithOpenChecks(), PLAIN);
         one("other fault", new Entry.OtherFaultMended(), PLAIN);
         each(

@@ -90,6 +90,7 @@ class JobCodecTest {
         standby=0.03 A
         meter proved=done
         mended/joint front left +=joint open
+        swap/front left/the front speaker leads, left for right=right
         closed open=Display dimming
         other fault=A screw through the loom""";
 

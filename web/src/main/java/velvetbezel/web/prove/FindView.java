@@ -204,6 +204,11 @@ record FindView(
             if (!(o instanceof Observation.OfTest t)) return Optional.empty();
             if (t.test() instanceof Trial.Measured m)
                 return Optional.of(reading(m, t.finding() < 0 ? Say.it("find.nothing.predicts") : ""));
+            if (t.test() instanceof Trial.OfSwap s)
+                return Optional.of(new Seen(
+                        Say.it("find.swapped", open.functionName(s.again()), s.words()),
+                        found(t),
+                        key(Search.entry(s))));
             FunctionId f = ((Trial.OfCheck) t.test()).function();
             return Optional.of(new Seen(open.functionName(f), found(t), key(new Entry.ResultGiven(f))));
         }

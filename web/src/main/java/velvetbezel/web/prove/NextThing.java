@@ -61,6 +61,7 @@ final class NextThing {
         if (advice instanceof Advice.LookAt l) return Optional.of(look(l.place(), l.belief()));
         if (advice instanceof Advice.ProveMeter p) return Optional.of(meter(p.belief()));
         if (!(advice instanceof Advice.Try t)) return Optional.empty();
+        if (t.test() instanceof Trial.OfSwap s) return Optional.of(swap(s, t.chances()));
         return Optional.of(
                 t.test() instanceof Trial.OfCheck c
                         ? check(function(c.function()), t.chances(), false)
@@ -81,7 +82,7 @@ final class NextThing {
         Entry.SymptomSeen symptom = new Entry.SymptomSeen(f.id());
         List<Answer> answers = new ArrayList<>();
         if (!wrong) answers.add(new Answer(key(result), Result.RIGHT.name(), Say.it("find.right"), true));
-        answers.addAll(symptoms(f, chances));
+        answers.addAll(symptoms(new Trial.OfCheck(f.id()), key(symptom), chances, 1));
         answers.add(new Answer(key(symptom), Search.SOMETIMES, Say.it("find.sometimes"), false));
         answers.add(new Answer(key(symptom), Search.SOMETHING_ELSE, Say.it("find.something.else"), false));
         answers.add(new Answer(
@@ -100,23 +101,38 @@ final class NextThing {
                 List.of());
     }
 
-    /** What faults would show here, the likeliest first; two that sound the same are told apart by their step. */
-    private List<Answer> symptoms(CarFunction f, List<Double> chances) {
-        int i = table.indexOf(new Trial.OfCheck(f.id()));
-        List<Finding> findings = table.findings().get(i);
+    private Ask swap(Trial.OfSwap swap, List<Double> chances) {
+        String field = key(Search.entry(swap));
+        List<Answer> answers = new ArrayList<>(symptoms(swap, field, chances, 0));
+        answers.add(new Answer(field, Search.SOMETHING_ELSE, Say.it("find.something.else"), false));
+        return new Ask(
+                Say.it("find.swap", swap.words(), function(swap.again()).name()),
+                Say.it("find.swap.how", function(swap.again()).ask()),
+                Say.it("find.swap.why"),
+                answers,
+                "",
+                "",
+                Map.of(),
+                List.of());
+    }
+
+    /**
+     * What faults would show, the likeliest first; of two that sound the same one is a button.
+     *
+     * @param first the first finding that is a button of its own
+     */
+    private List<Answer> symptoms(Trial test, String field, List<Double> chances, int first) {
+        List<Finding> findings = table.findings().get(table.indexOf(test));
         Map<String, Integer> by = new LinkedHashMap<>();
-        IntStream.range(1, findings.size())
+        IntStream.range(first, findings.size())
                 .boxed()
                 .sorted(Comparator.comparingDouble((Integer k) -> -chances.get(k)))
                 .filter(k -> chances.get(k) >= SAID)
                 .limit(MOST_ANSWERS)
                 .forEach(k -> by.merge(words.of(findings.get(k)), k, (a, b) -> a));
         return by.entrySet().stream()
-                .map(e -> new Answer(
-                        key(new Entry.SymptomSeen(f.id())),
-                        ((Finding.Symptom) findings.get(e.getValue())).key(),
-                        e.getKey(),
-                        false))
+                .map(e ->
+                        new Answer(field, Search.text((Finding.Symptom) findings.get(e.getValue())), e.getKey(), false))
                 .toList();
     }
 

@@ -27,6 +27,8 @@ import velvetbezel.web.job.OpenJob;
 record Search(OpenJob open, SymptomTable table) {
     /** A symptom that no fault here would give. */
     static final String SOMETHING_ELSE = "something else";
+    /** All is as it should be, although two things are exchanged. */
+    private static final String RIGHT = "right";
     /** It is wrong at times only. */
     static final String SOMETIMES = "sometimes";
 
@@ -60,6 +62,9 @@ record Search(OpenJob open, SymptomTable table) {
         measured().forEach((m, reading) -> {
             if (reading.possible()) seen.add(new Observation.OfTest(m, table.findingOf(m, reading.shown())));
         });
+        for (Trial test : table.tests())
+            if (test instanceof Trial.OfSwap s)
+                open.state().get(entry(s)).ifPresent(said -> seen.add(new Observation.OfTest(s, finding(s, said))));
         if (open.has(new Entry.MeterProved())) seen.add(new Observation.MeterProved());
         open.state().all(Entry.PlaceLooked.class).forEach(e -> table.place(e.place())
                 .ifPresent(p -> seen.add(new Observation.OfLook(p, false))));
@@ -93,11 +98,24 @@ record Search(OpenJob open, SymptomTable table) {
         Optional<String> said = open.state().get(new Entry.SymptomSeen(function));
         if (said.isEmpty()) return Observation.NOT_RIGHT;
         if (said.get().equals(SOMETIMES)) return Observation.SOMETIMES;
-        int i = table.indexOf(new Trial.OfCheck(function));
+        return finding(new Trial.OfCheck(function), said.get());
+    }
+
+    private int finding(Trial test, String said) {
+        int i = table.indexOf(test);
         List<Finding> findings = i < 0 ? List.of() : table.findings().get(i);
         for (int k = 0; k < findings.size(); k++)
-            if (((Finding.Symptom) findings.get(k)).key().equals(said.get())) return k;
+            if (text((Finding.Symptom) findings.get(k)).equals(said)) return k;
         return Observation.NONE_OF_THEM;
+    }
+
+    /** As a job keeps it; a job keeps no empty text. */
+    static String text(Finding.Symptom symptom) {
+        return symptom.right() ? RIGHT : symptom.key();
+    }
+
+    static Entry.SwapSeen entry(Trial.OfSwap swap) {
+        return new Entry.SwapSeen(swap.again(), swap.words());
     }
 
     private Map<FunctionId, Baseline> baseline() {
@@ -128,6 +146,7 @@ record Search(OpenJob open, SymptomTable table) {
         for (Trial test : table.touchedFrom(place)) {
             if (test instanceof Trial.OfCheck c) again.add(c.function());
             else if (test instanceof Trial.Measured m) gone(changes, entry(m));
+            else if (test instanceof Trial.OfSwap s) gone(changes, entry(s));
         }
         again(changes, again);
         return changes;
