@@ -241,6 +241,9 @@ public sealed interface Entry<V> {
     /** What a function showed with two like things exchanged, as {@link SymptomSeen}. @param exchanged in words */
     record SwapSeen(FunctionId function, String exchanged) implements Entry<String>, OfFunction {}
 
+    /** This is no real car: one fault is hidden in it for practice. Its value tells which. */
+    record HiddenFault() implements Entry<Long> {}
+
     /** The dash was closed although checks were open: which they were. */
     record ClosedWithOpenChecks() implements Entry<String> {}
 

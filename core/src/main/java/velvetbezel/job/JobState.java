@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import velvetbezel.harness.JointId;
@@ -68,6 +69,15 @@ public final class JobState {
     }
 
     /** Every entry, in one order whatever the order of the changes. */
+    /** What would make an empty job say the same, of some entries. */
+    public List<Change<?>> changes(Predicate<Entry<?>> which) {
+        return entries().filter(which).<Change<?>>map(this::change).toList();
+    }
+
+    private <V> Change<V> change(Entry<V> entry) {
+        return Change.set(entry, get(entry).orElseThrow());
+    }
+
     public Stream<Entry<?>> entries() {
         return said.keySet().stream().sorted(Comparator.comparing(Object::toString));
     }

@@ -3,6 +3,7 @@ package velvetbezel.diagnose;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import velvetbezel.Demo;
 import velvetbezel.function.CarFunction;
 import velvetbezel.function.FunctionId;
@@ -465,5 +467,21 @@ class DiagnosisTest {
         assertTrue(car.diffs().stream().anyMatch(d -> d.kind() == SceneDiff.Kind.FROM_ELSEWHERE), car::toString);
         Finding.Symptom radio = swapped(row(FaultKind.JOINT_OPEN, "front left + lead of Pebblefen P2"));
         assertTrue(radio.diffs().stream().noneMatch(d -> d.kind() == SceneDiff.Kind.FROM_ELSEWHERE), radio::toString);
+    }
+
+    // --- practice
+
+    /** A meter that the simulated car moves shows what its fault predicts, noise and all; mended, what a sound car shows. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4711, 999_999})
+    void simulatedCarShowsWhatItsFaultPredicts(long seed) {
+        SimulatedCar car = SimulatedCar.of(table, seed).orElseThrow();
+        assertEquals(car.hidden(), SimulatedCar.of(table, seed).orElseThrow().hidden());
+        assertNotEquals(Finding.Symptom.RIGHT, car.shows(car.complaint().orElseThrow(), false));
+        Random noise = new Random(seed);
+        for (Trial t : table.tests())
+            if (t instanceof Trial.Measured m)
+                for (boolean mended : new boolean[] {false, true})
+                    assertTrue(car.shows(m, mended).holds(car.reads(m, mended, noise)), m::words);
     }
 }

@@ -163,6 +163,7 @@ public final class JobCodec {
                 e -> e.function().text() + "/" + e.exchanged(),
                 id -> split(id, id.indexOf('/'), (f, e) -> new Entry.SwapSeen(new FunctionId(f), e)),
                 PLAIN);
+        one("hidden fault", new Entry.HiddenFault(), JobTexts.SEED);
         one("closed open", new Entry.ClosedWithOpenChecks(), PLAIN);
         one("other fault", new Entry.OtherFaultMended(), PLAIN);
         each(

@@ -49,6 +49,14 @@ final class JobTexts {
     static final Text<Volts> VOLTS = new Text<>(
             JobTexts::volts, v -> String.valueOf(Math.round(v.value() * TENTHS_OF_MILLIVOLTS) / TENTHS_OF_MILLIVOLTS));
 
+    /** A whole number that starts a sequence of chance. */
+    static final Text<Long> SEED = new Text<>(
+            t -> {
+                if (!t.matches("\\d{1,18}")) throw refused("\"%s\" is no whole number such as 4711.", t);
+                return Long.parseLong(t);
+            },
+            String::valueOf);
+
     /** As ISO 8601 writes it. */
     static final Text<LocalDate> DAY = new Text<>(JobTexts::day, LocalDate::toString);
 

@@ -91,6 +91,7 @@ class JobCodecTest {
         meter proved=done
         mended/joint front left +=joint open
         swap/front left/the front speaker leads, left for right=right
+        hidden fault=4711
         closed open=Display dimming
         other fault=A screw through the loom""";
 

@@ -117,4 +117,23 @@ class FindPageTest extends InBrowser {
         page.navigate("/jobs/%d/find".formatted(job.number()));
         assertThat(page.locator("h1")).hasText("Nothing to search without a kit");
     }
+
+    /** The simulated car answers until what is hidden in it is found; the real job is left as it was. */
+    @Test
+    void hiddenFaultIsFoundByAskingTheCar() {
+        Page page = prove(Map.of("result/front left", "NOT_RIGHT"));
+        page.navigate("/jobs/%d/find".formatted(job.number()));
+        worked(page);
+        page.getByText("Hide a fault in this kit, for practice").click();
+        assertThat(page.locator(".notice")).containsText("A fault is hidden in this car");
+        worked(page);
+        for (int i = 0; i < 40 && page.getByText("Ask the car").count() > 0; i++) {
+            page.getByText("Ask the car").click();
+            worked(page);
+        }
+        // one in twenty is not found, and is said not to be
+        assertThat(page.locator(".find"))
+                .containsText(Pattern.compile("Found and mended:|Nothing that is known here explains this"));
+        assertEquals("NOT_RIGHT", stored("result/front left"));
+    }
 }

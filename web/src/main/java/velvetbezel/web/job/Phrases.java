@@ -117,6 +117,7 @@ public final class Phrases {
         if (entry instanceof Entry.StandbyRead) return "Current at rest";
         if (entry instanceof Entry.MeterProved) return "Meter proved";
         if (entry instanceof Entry.ClosedWithOpenChecks) return "Closed with checks open";
+        if (entry instanceof Entry.HiddenFault) return "A fault hidden for practice";
         if (entry instanceof Entry.OtherFaultMended) return "Found and mended";
         if (entry instanceof Entry.FaultMended e) return "Was wrong at " + e.place();
         if (entry instanceof Entry.PlaceLooked e) return "Looked at " + e.place();

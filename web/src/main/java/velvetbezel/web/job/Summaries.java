@@ -51,7 +51,8 @@ public class Summaries {
     /** What was found and mended counts once the car has left with everything working. */
     private void tally(OpenJob open) {
         boolean wrong = open.tried().stream().anyMatch(t -> t.result() == Result.NOT_RIGHT);
-        if (open.design().isEmpty() || wrong || !open.has(new Entry.HandedOver())) {
+        boolean practice = open.has(new Entry.HiddenFault());
+        if (open.design().isEmpty() || wrong || practice || !open.has(new Entry.HandedOver())) {
             faults.forget(open.job().id());
             return;
         }

@@ -1,29 +1,42 @@
 package velvetbezel.web.prove;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.ThreadLocalRandom;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import velvetbezel.diagnose.FaultKind;
+import velvetbezel.diagnose.SimulatedCar;
+import velvetbezel.diagnose.Trial;
 import velvetbezel.job.Change;
+import velvetbezel.job.Entry;
+import velvetbezel.prove.Result;
 import velvetbezel.sheet.InvalidInput;
+import velvetbezel.store.Jobs;
 import velvetbezel.store.Sender;
 import velvetbezel.web.job.Changes;
 import velvetbezel.web.job.Frame;
 import velvetbezel.web.job.OpenJob;
+import velvetbezel.web.job.Summaries;
 import velvetbezel.web.shell.Say;
 import velvetbezel.web.shell.Who;
 
 /** Finding what is wrong, from what does not work. */
 @Controller
 class FindController {
+    private static final long MOST_SEEDS = 1_000_000;
     private final SymptomTables tables;
     private final Changes changes;
+    private final Jobs jobs;
+    private final Summaries summaries;
 
-    FindController(SymptomTables tables, Changes changes) {
+    FindController(SymptomTables tables, Changes changes, Jobs jobs, Summaries summaries) {
+        this.jobs = jobs;
+        this.summaries = summaries;
         this.tables = tables;
         this.changes = changes;
     }
@@ -61,6 +74,34 @@ class FindController {
     @PostMapping("/jobs/{number}/find/meter")
     String meter(OpenJob open, Who.Person who) {
         return changed(open, who, worked(open).meterMended(), "find");
+    }
+
+    /** A job like this one in which one fault of its kit is hidden: for practice. */
+    @PostMapping("/jobs/{number}/find/practise")
+    String practise(OpenJob open, Who.Person who) {
+        Search search = worked(open);
+        long seed = ThreadLocalRandom.current().nextLong(MOST_SEEDS);
+        Trial.OfCheck complaint = SimulatedCar.of(search.table(), seed)
+                .flatMap(SimulatedCar::complaint)
+                .orElseThrow(() -> new InvalidInput("", Say.it("practice.nothing")));
+        List<Change<?>> says = new ArrayList<>(open.state().changes(Entry.Rewires.class::isInstance));
+        says.add(Change.set(new Entry.HiddenFault(), seed));
+        says.add(Change.set(new Entry.ResultGiven(complaint.function()), Result.NOT_RIGHT));
+        int number = jobs.create(Say.it("practice.title", open.job().title()), who.name(), says)
+                .number();
+        summaries.keep(number);
+        return "redirect:/jobs/%d/find".formatted(number);
+    }
+
+    /** The car of a practice job answers what is asked next. */
+    @PostMapping("/jobs/{number}/find/ask")
+    String ask(OpenJob open, Who.Person who) {
+        PracticeSearch practice =
+                PracticeSearch.of(open, worked(open)).orElseThrow(() -> new InvalidInput("", Say.it("practice.real")));
+        List<Change<?>> made = practice.answered(ThreadLocalRandom.current());
+        return made.isEmpty()
+                ? "redirect:/jobs/%d/find".formatted(open.job().number())
+                : changed(open, who, made, "find");
     }
 
     private Optional<Search> search(OpenJob open) {

@@ -36,6 +36,8 @@ import velvetbezel.web.shell.Words;
  * @param rest    what else has a share
  * @param doubted what the car's sheet may say wrongly
  * @param silent  faults that nothing here would show
+ * @param worked  whether it is worked out what each fault shows
+ * @param hidden  of a job for practice only
  */
 record FindView(
         Frame frame,
@@ -47,7 +49,16 @@ record FindView(
         String rest,
         List<Seen> seen,
         List<String> doubted,
-        String silent) {
+        String silent,
+        boolean worked,
+        Optional<Hidden> hidden) {
+    /**
+     * A fault that is hidden for practice.
+     *
+     * @param asks whether there is something to ask the car
+     */
+    record Hidden(String words, boolean asks) {}
+
     private static final int MOST_ALIKE = 3;
     private static final int MOST_CHAINS = 2;
     private static final double LIKELY = 0.5;
@@ -79,13 +90,26 @@ record FindView(
                     "",
                     List.of(),
                     List.of(),
-                    "");
+                    "",
+                    false,
+                    Optional.empty());
         return new Shown(open, frame, new Search(open, work.table().get())).view();
     }
 
     private static FindView plain(Frame frame, String heading, String verdict) {
         return new FindView(
-                frame, heading, verdict, Optional.empty(), Optional.empty(), List.of(), "", List.of(), List.of(), "");
+                frame,
+                heading,
+                verdict,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                "",
+                List.of(),
+                List.of(),
+                "",
+                false,
+                Optional.empty());
     }
 
     /** Puts one search into words. */
@@ -116,7 +140,9 @@ record FindView(
                         "",
                         seen(),
                         List.of(),
-                        silent());
+                        silent(),
+                        true,
+                        hidden(false));
             Diagnosis d = search.diagnosis();
             Optional<Ask> ask = new NextThing(open, search).of(d);
             return new FindView(
@@ -133,7 +159,17 @@ record FindView(
                     d.doubted().stream()
                             .map(t -> Say.it("find.sheet.doubted", t.words(), Say.it("find.state." + t.in())))
                             .toList(),
-                    silent());
+                    silent(),
+                    true,
+                    hidden(ask.isPresent()));
+        }
+
+        private Optional<Hidden> hidden(boolean asks) {
+            return PracticeSearch.of(open, search)
+                    .map(p -> p.mended()
+                            ? new Hidden(
+                                    Say.it("practice.found", p.car().hidden().words()), false)
+                            : new Hidden(Say.it("practice.hidden"), asks));
         }
 
         private String rest(Diagnosis d) {
