@@ -132,7 +132,7 @@ class FindPageTest extends InBrowser {
             worked(page);
         }
         // one in twenty is not found, and is said not to be
-        assertThat(page.locator(".find"))
+        assertThat(page.locator("section.find"))
                 .containsText(Pattern.compile("Found and mended:|Nothing that is known here explains this"));
         assertEquals("NOT_RIGHT", stored("result/front left"));
     }
