@@ -58,6 +58,6 @@ record Searched(String name, Installation kit, List<CarFunction> functions) {
     }
 
     SymptomTable table() {
-        return SymptomTable.of(kit, functions, RATES, n -> {}, () -> false);
+        return SymptomTable.of(kit, functions, RATES, n -> {}, t -> {}, () -> false);
     }
 }

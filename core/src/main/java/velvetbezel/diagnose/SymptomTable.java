@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import velvetbezel.function.CarFunction;
@@ -39,6 +40,7 @@ public record SymptomTable(
     /**
      * @param functions that are to work
      * @param done      told how many faults have been run
+     * @param early     told a table of the likeliest faults alone, as soon as it is there
      * @param stopped   asked before every fault
      */
     public static SymptomTable of(
@@ -46,8 +48,9 @@ public record SymptomTable(
             List<CarFunction> functions,
             FaultRates rates,
             IntConsumer done,
+            Consumer<SymptomTable> early,
             BooleanSupplier stopped) {
-        return new TableRun(healthy, functions, rates).run(done, stopped);
+        return new TableRun(healthy, functions, rates).run(done, early, stopped);
     }
 
     /**

@@ -11,6 +11,8 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -34,6 +36,9 @@ final class TableRun {
     /** Left and right. */
     private static final int EXCHANGED = 2;
 
+    /** So many are run before the first table is there. */
+    private static final int LIKELIEST = 100;
+
     private final Installation healthy;
     private final List<CarFunction> functions;
     private final FaultRates rates;
@@ -54,20 +59,27 @@ final class TableRun {
     /** What one installation shows: pictures of each function, and what a meter reads. */
     private record Shown(List<Perceived> checks, List<OptionalDouble> read, List<Picture> pictures) {}
 
-    SymptomTable run(IntConsumer done, BooleanSupplier stopped) {
+    /** @param early told what the likeliest faults show, before the others are run */
+    SymptomTable run(IntConsumer done, Consumer<SymptomTable> early, BooleanSupplier stopped) {
         Shown right = shown(healthy);
         Set<RuleRef> acting = acting(right);
         List<Fault> faults = FaultCatalogue.of(healthy, rates, first);
         AtomicInteger count = new AtomicInteger();
-        List<Optional<Result>> results = faults.parallelStream()
-                .map(f -> {
-                    if (stopped.getAsBoolean()) return Optional.<Result>empty();
-                    Result result = idle(f, acting) ? asHealthy(f, right) : result(f, right);
-                    done.accept(count.incrementAndGet());
-                    return Optional.of(result);
-                })
-                .toList();
-        return table(results.stream().flatMap(Optional::stream).toList(), right);
+        Function<Fault, Optional<Result>> run = f -> {
+            if (stopped.getAsBoolean()) return Optional.empty();
+            Result result = idle(f, acting) ? asHealthy(f, right) : result(f, right);
+            done.accept(count.incrementAndGet());
+            return Optional.of(result);
+        };
+        int likely = Math.min(LIKELIEST, faults.size());
+        List<Result> results = new ArrayList<>(results(faults.subList(0, likely), run));
+        early.accept(table(results, right, List.of()));
+        results.addAll(results(faults.subList(likely, faults.size()), run));
+        return table(results, right, Swaps.of(healthy));
+    }
+
+    private static List<Result> results(List<Fault> faults, Function<Fault, Optional<Result>> run) {
+        return faults.parallelStream().map(run).flatMap(Optional::stream).toList();
     }
 
     /**
@@ -181,7 +193,7 @@ final class TableRun {
 
     // --- the table of what they showed
 
-    private SymptomTable table(List<Result> results, Shown right) {
+    private SymptomTable table(List<Result> results, Shown right, List<Swaps.Swap> swaps) {
         List<Trial> tests = new ArrayList<>();
         List<List<Finding>> findings = new ArrayList<>();
         List<int[]> columns = new ArrayList<>();
@@ -210,7 +222,7 @@ final class TableRun {
                     findings,
                     columns);
         }
-        for (Swaps.Swap swap : Swaps.of(healthy)) exchanged(swap, results, right, tests, findings, columns);
+        for (Swaps.Swap swap : swaps) exchanged(swap, results, right, tests, findings, columns);
         List<SymptomTable.Row> rows = new ArrayList<>();
         for (int r = 0; r < results.size(); r++) {
             int row = r;

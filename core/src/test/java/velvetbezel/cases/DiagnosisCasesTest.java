@@ -47,6 +47,7 @@ class DiagnosisCasesTest {
                             .toList(),
                     rates(),
                     n -> {},
+                    t -> {},
                     () -> false);
         });
     }

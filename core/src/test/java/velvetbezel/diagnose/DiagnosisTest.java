@@ -57,7 +57,7 @@ class DiagnosisTest {
                 "quillmoor-ferryman-frame",
                 "thornlea-iso-steering",
                 "kelfax-microphone");
-        table = SymptomTable.of(minibus, due(minibus), rates, n -> {}, () -> false);
+        table = SymptomTable.of(minibus, due(minibus), rates, n -> {}, t -> {}, () -> false);
     }
 
     private static List<CarFunction> due(Installation kit) {

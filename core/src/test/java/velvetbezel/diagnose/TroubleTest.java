@@ -48,7 +48,7 @@ class TroubleTest {
             List<CarFunction> due = Demo.CATALOGUE.functions().stream()
                     .filter(f -> kinds.get(f.id()).works())
                     .toList();
-            return SymptomTable.of(set, due, rates(), n -> {}, () -> false);
+            return SymptomTable.of(set, due, rates(), n -> {}, t -> {}, () -> false);
         });
     }
 

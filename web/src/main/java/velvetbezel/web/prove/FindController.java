@@ -87,10 +87,15 @@ class FindController {
         List<Change<?>> says = new ArrayList<>(open.state().changes(Entry.Rewires.class::isInstance));
         says.add(Change.set(new Entry.HiddenFault(), seed));
         says.add(Change.set(new Entry.ResultGiven(complaint.function()), Result.NOT_RIGHT));
-        int number = jobs.create(Say.it("practice.title", open.job().title()), who.name(), says)
-                .number();
+        int number = jobs.create(title(open), who.name(), says).number();
         summaries.keep(number);
         return "redirect:/jobs/%d/find".formatted(number);
+    }
+
+    private static String title(OpenJob open) {
+        return open.has(new Entry.HiddenFault())
+                ? open.job().title()
+                : Say.it("practice.title", open.job().title());
     }
 
     /** The car of a practice job answers what is asked next. */
@@ -105,7 +110,11 @@ class FindController {
     }
 
     private Optional<Search> search(OpenJob open) {
-        return open.design().flatMap(d -> tables.of(d).table()).map(t -> new Search(open, t));
+        return open.design()
+                .map(tables::of)
+                .filter(SymptomTables.Work::whole)
+                .flatMap(SymptomTables.Work::table)
+                .map(t -> new Search(open, t));
     }
 
     private Search worked(OpenJob open) {

@@ -31,7 +31,7 @@ import velvetbezel.web.shell.Words;
 /**
  * Finding what is wrong: the one next thing to do, then what is likely.
  *
- * @param working how many faults have been run; empty where all are
+ * @param working how many faults have been run, the likeliest first; empty where all are
  * @param ask     the one next thing; empty where there is nothing to do
  * @param rest    what else has a share
  * @param doubted what the car's sheet may say wrongly
@@ -93,7 +93,8 @@ record FindView(
                     "",
                     false,
                     Optional.empty());
-        return new Shown(open, frame, new Search(open, work.table().get())).view();
+        Optional<Integer> rest = work.whole() ? Optional.empty() : Optional.of(work.done());
+        return new Shown(open, frame, new Search(open, work.table().get()), rest).view();
     }
 
     private static FindView plain(Frame frame, String heading, String verdict) {
@@ -119,8 +120,11 @@ record FindView(
         private final Search search;
         private final SymptomTable table;
         private final SymptomWords words;
+        /** Faults that were run, while the rarer ones still are. */
+        private final Optional<Integer> working;
 
-        Shown(OpenJob open, Frame frame, Search search) {
+        Shown(OpenJob open, Frame frame, Search search, Optional<Integer> working) {
+            this.working = working;
             this.open = open;
             this.frame = frame;
             this.search = search;
@@ -132,16 +136,16 @@ record FindView(
             if (search.wrong().isEmpty())
                 return new FindView(
                         frame,
-                        Say.it("find.nothing"),
+                        Say.it(found() ? "practice.found.heading" : "find.nothing"),
                         Say.it("find.nothing.verdict"),
-                        Optional.empty(),
+                        working,
                         Optional.empty(),
                         List.of(),
                         "",
                         seen(),
                         List.of(),
                         silent(),
-                        true,
+                        working.isEmpty(),
                         hidden(false));
             Diagnosis d = search.diagnosis();
             Optional<Ask> ask = new NextThing(open, search).of(d);
@@ -149,7 +153,7 @@ record FindView(
                     frame,
                     ask.map(Ask::title).orElse(Say.it("find.none.fits")),
                     ask.map(Ask::why).orElse(Say.it("find.none.fits.verdict")),
-                    Optional.empty(),
+                    working,
                     ask,
                     IntStream.range(0, d.likeliest().size())
                             .mapToObj(i -> likely(d.likeliest().get(i), i == 0))
@@ -160,12 +164,21 @@ record FindView(
                             .map(t -> Say.it("find.sheet.doubted", t.words(), Say.it("find.state." + t.in())))
                             .toList(),
                     silent(),
-                    true,
+                    working.isEmpty(),
                     hidden(ask.isPresent()));
         }
 
+        /** It hides its fault in the whole table. */
+        private Optional<PracticeSearch> practice() {
+            return working.isPresent() ? Optional.empty() : PracticeSearch.of(open, search);
+        }
+
+        private boolean found() {
+            return practice().filter(PracticeSearch::mended).isPresent();
+        }
+
         private Optional<Hidden> hidden(boolean asks) {
-            return PracticeSearch.of(open, search)
+            return practice()
                     .map(p -> p.mended()
                             ? new Hidden(
                                     Say.it("practice.found", p.car().hidden().words()), false)

@@ -163,10 +163,20 @@ public record ProveView(
                     .formatted(Words.sentence(Words.count((int) wrong)), Words.count((int) right), Words.count((int)
                             (due.size() - right - wrong)));
         return right == 0
-                ? "%s before the dash is closed".formatted(Words.sentence(Words.count(due.size(), "check")))
+                ? toTry(due)
                 : "%s of %d right, %s to try"
                         .formatted(Words.sentence(Words.count((int) right)), due.size(), Words.count((int)
                                 (due.size() - right)));
+    }
+
+    private static String toTry(List<OpenJob.Tried> due) {
+        long before = due.stream()
+                .filter(t -> t.check().function().phase() == CheckPhase.BEFORE_CLOSING)
+                .count();
+        String checks = Words.sentence(Words.count(due.size(), "check"));
+        return before == due.size()
+                ? Say.it("prove.before", checks)
+                : Say.it("prove.some.before", checks, Words.count((int) before));
     }
 
     private static String verdict(OpenJob open, List<OpenJob.Tried> due) {

@@ -42,11 +42,16 @@ class SymptomTables implements DisposableBean {
     static final class Work {
         private final AtomicInteger done = new AtomicInteger();
         private volatile Optional<SymptomTable> table = Optional.empty();
+        private volatile boolean whole;
         private volatile boolean failed;
 
-        /** Empty while it is being worked out. */
+        /** Empty while it is being worked out; of the likeliest faults alone until it is whole. */
         Optional<SymptomTable> table() {
             return table;
+        }
+
+        boolean whole() {
+            return whole;
         }
 
         /** Faults run so far. */
@@ -69,7 +74,7 @@ class SymptomTables implements DisposableBean {
 
     private void run(Design design, Work work) {
         try {
-            work.table = Optional.of(SymptomTable.of(
+            SymptomTable whole = SymptomTable.of(
                     design.installation(),
                     design.plan().checks().stream()
                             .filter(c -> c.outcome().works())
@@ -77,7 +82,10 @@ class SymptomTables implements DisposableBean {
                             .toList(),
                     faults.rates(),
                     n -> work.done.updateAndGet(m -> Math.max(m, n)),
-                    () -> ended));
+                    early -> work.table = Optional.of(early),
+                    () -> ended);
+            work.table = Optional.of(whole);
+            work.whole = true;
         } catch (RuntimeException e) {
             LOG.error("What the faults of a kit would show was not worked out", e);
             work.failed = true;
