@@ -4,7 +4,7 @@ import { keepJob } from './keep.js';
 import { isStation, pageAt, pageOf, seqOf } from './page.js';
 import { post } from './post.js';
 import { openQueue } from './queue.js';
-import { Notice, advance, showSaid } from './unsent.js';
+import { Notice, advance, advanceSearch, showSaid } from './unsent.js';
 
 const PAUSE = 900;
 const RETRY = 3000;
@@ -156,15 +156,22 @@ class JobPage {
 
   async #followed(page) {
     follow(page);
-    keepJob(this.#pages());
+    this.keep();
   }
 
-  #pages() { return (document.getElementById('work').dataset.keep ?? '').split(' ').filter(Boolean); }
+  /** Has this browser keep what the work needs without a connection. */
+  keep() {
+    keepJob((document.getElementById('work').dataset.keep ?? '').split(' ').filter(Boolean));
+    // a search is worked out only where somebody searches, and anew after every answer
+    const search = document.querySelector('[data-steps]')?.dataset.steps;
+    if (search && navigator.serviceWorker?.controller)
+      for (const kept of [search, location.pathname]) fetch(kept, { headers: { Accept: 'text/html' } }).catch(() => { /* there is no connection */ });
+  }
 
   /** What was said and is newer than the page, on the page. */
   async refresh() {
     const said = await this.#queue.said(this.#job, seqOf(document));
-    await advance(said).catch(() => { /* nothing was sent ahead: the card stays, marked as not sent */ });
+    await Promise.all([advance(said), advanceSearch(said)]).catch(() => { /* nothing was sent ahead: it stays, marked as not sent */ });
     showSaid(this.#root, said);
   }
 
@@ -195,7 +202,7 @@ class JobPage {
     await this.refresh();
     this.#root.dataset.ready = 'yes';
     await this.pump();
-    keepJob(this.#pages());
+    this.keep();
   }
 
   /** Leaving asks while something is not sent, or typed and not saved; moving within the app does not. */
@@ -211,7 +218,7 @@ export async function mount(root) {
   const page = new JobPage(root, openQueue());
   listen(root, page);
   begun(root);
-  watch();
+  watch(page);
   await page.start();
 }
 
@@ -281,14 +288,16 @@ function trace(lead) {
 }
 
 /** What is being worked out beside the page appears as it comes. */
-async function watch() {
+async function watch(job) {
   for (;;) {
     const working = document.querySelector('[data-refresh]');
     if (!working) return;
     await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
     try {
       const page = await pageAt(location.href);
-      if (isStation(page)) follow(page);
+      if (!isStation(page)) continue;
+      follow(page);
+      job.keep();
     } catch { /* the next try follows */ }
   }
 }

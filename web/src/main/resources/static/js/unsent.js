@@ -1,6 +1,6 @@
 // Shows on the page what was said and not sent yet, and what was refused; goes on to the next card without a connection.
 import { morph } from './follow.js';
-import { pageAt } from './page.js';
+import { pageAt, seqOf } from './page.js';
 import { entriesOf } from './queue.js';
 
 /** Puts what is newer than the page into its fields. */
@@ -41,6 +41,24 @@ export async function advance(said) {
   };
   const next = [...cards.slice(here + 1), ...cards.slice(0, Math.max(0, here))].find(open) ?? page.querySelector('[data-cards-end]');
   if (next) morph(shown, next);
+}
+
+/**
+ * In a search the next thing hangs on what was answered. For the likeliest answers it was worked out ahead; any other
+ * answer stays on show, marked as not sent.
+ */
+export async function advanceSearch(said) {
+  const shown = document.querySelector('[data-steps]');
+  if (!shown || ![...shown.querySelectorAll('[name^="f:"]')].some((field) => said.has(field.name))) return;
+  const seq = seqOf(document);
+  const page = await pageAt(shown.dataset.steps);
+  // meanwhile the page itself may have followed
+  if (seqOf(document) !== seq || seqOf(page) !== seq) return;
+  const steps = [...page.querySelectorAll('[data-after]')];
+  const next = (at) => steps.find((s) => s.dataset.after === at && said.get(s.dataset.name)?.value === s.dataset.value);
+  let reached;
+  for (let step = next('root'); step; step = next(step.dataset.step)) reached = step;
+  if (reached && reached.dataset.step !== shown.dataset.step) morph(shown, reached);
 }
 
 /** Where what keeps changes from being sent is put right. */

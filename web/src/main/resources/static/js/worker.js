@@ -3,7 +3,7 @@
 const FILES_KEPT = `files ${RELEASE}`;
 const PAGES_KEPT = `pages ${RELEASE}`;
 const DAY = 24 * 60 * 60 * 1000;
-const OF_A_JOB = /^\/jobs(\/\d+\/(arrive|baseline|baseline\/ahead|match|wire|bench|bench\/ahead|joint|loads|fit|open-up|in-car|in-car\/ahead|trays|record|prove|prove\/ahead|hand-over))?$/;
+const OF_A_JOB = /^\/jobs(\/\d+\/(arrive|baseline|baseline\/ahead|match|wire|bench|bench\/ahead|joint|loads|fit|open-up|in-car|in-car\/ahead|trays|record|prove|prove\/ahead|find|find\/ahead|hand-over))?$/;
 const STATIC = /^\/(js|css|fonts|webjars)\/|^\/favicon\.svg$/;
 
 async function install() {

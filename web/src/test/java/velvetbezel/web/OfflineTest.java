@@ -8,8 +8,10 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Dialog;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -19,6 +21,7 @@ import velvetbezel.store.Job;
 import velvetbezel.store.JobCodec;
 import velvetbezel.store.Jobs;
 import velvetbezel.store.LogEntry;
+import velvetbezel.store.Sender;
 
 /** Work goes on without a connection; what was typed and tapped arrives, in its order, once. */
 class OfflineTest extends InBrowser {
@@ -103,6 +106,32 @@ class OfflineTest extends InBrowser {
             assertEquals(Optional.of("done"), stored(joints.get(i)));
         }
         assertEquals(ENOUGH, now().state().all(Entry.ResultGiven.class).size());
+    }
+
+    /** The next two things were worked out for the likeliest answers, and both answers arrive. */
+    @Test
+    void searchGoesOnWithoutAConnection() {
+        Page page = window("ines", 390, 844);
+        jobs.change(
+                job.id(),
+                Sender.named("Ines"),
+                "Front left is silent",
+                now().seq(),
+                JobCodec.changes(Map.of("result/front left", "NOT_RIGHT", "result/front right", "RIGHT")));
+        page.navigate(path("find"));
+        assertThat(page.locator("section.find .working"))
+                .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(90_000));
+        kept(page, List.of(path("find"), path("find/ahead")));
+        page.context().setOffline(true);
+        for (int i = 1; i <= 2; i++) {
+            String before = page.locator("section.find h1").innerText();
+            page.locator(".find .answers .btn").first().click();
+            assertThat(page.locator("section.find h1")).not().hasText(before);
+        }
+        assertThat(page.locator("#saving")).containsText("Not sent yet: 2 changes, no connection");
+        page.context().setOffline(false);
+        assertThat(page.locator("#saving")).hasText("");
+        assertTrue(stored("symptom/front left").isPresent());
     }
 
     @Test

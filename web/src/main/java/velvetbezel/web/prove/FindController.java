@@ -47,6 +47,12 @@ class FindController {
         return "prove/find";
     }
 
+    @GetMapping("/jobs/{number}/find/ahead")
+    String ahead(OpenJob open, Model model) {
+        model.addAttribute("view", StepsAhead.of(open, worked(open)));
+        return "prove/find-ahead";
+    }
+
     /**
      * Something was found and mended: what it touches is tried again.
      *

@@ -16,15 +16,31 @@ import velvetbezel.diagnose.SymptomTable;
 import velvetbezel.diagnose.Trial;
 import velvetbezel.function.FunctionId;
 import velvetbezel.job.Change;
+import velvetbezel.job.Consequences;
 import velvetbezel.job.Entry;
+import velvetbezel.job.JobState;
 import velvetbezel.prove.Baseline;
 import velvetbezel.prove.Meter;
 import velvetbezel.prove.MeterReading;
 import velvetbezel.prove.Result;
 import velvetbezel.web.job.OpenJob;
 
-/** What a job's answers and readings say against its kit's table. */
-record Search(OpenJob open, SymptomTable table) {
+/**
+ * What a job's answers and readings say against its kit's table.
+ *
+ * @param state what the job says
+ */
+record Search(OpenJob open, SymptomTable table, JobState state) {
+    Search(OpenJob open, SymptomTable table) {
+        this(open, table, open.state());
+    }
+
+    /** The same once something more was said. */
+    Search after(List<Change<?>> said) {
+        JobState then = state.with(said);
+        return new Search(open, table, then.with(Consequences.ofSymptom(state, said)));
+    }
+
     /** A symptom that no fault here would give. */
     static final String SOMETHING_ELSE = "something else";
     /** All is as it should be, although two things are exchanged. */
@@ -35,7 +51,7 @@ record Search(OpenJob open, SymptomTable table) {
     /** Checks that are not right, and of which nobody said in which way. */
     List<OpenJob.Tried> unsaid() {
         return wrong().stream()
-                .filter(t -> !open.has(
+                .filter(t -> !state.has(
                                 new Entry.SymptomSeen(t.check().function().id()))
                         && table.indexOf(new Trial.OfCheck(t.check().function().id())) >= 0)
                 .toList();
@@ -44,8 +60,12 @@ record Search(OpenJob open, SymptomTable table) {
     /** Not right now, and not so before anything was touched. */
     List<OpenJob.Tried> wrong() {
         return open.tried().stream()
-                .filter(t -> t.result() == Result.NOT_RIGHT && t.before() != Baseline.FAULTY)
+                .filter(t -> result(t) == Result.NOT_RIGHT && t.before() != Baseline.FAULTY)
                 .toList();
+    }
+
+    private Result result(OpenJob.Tried t) {
+        return state.get(new Entry.ResultGiven(t.check().function().id())).orElse(Result.OPEN);
     }
 
     List<Observation> seen() {
@@ -53,8 +73,8 @@ record Search(OpenJob open, SymptomTable table) {
         for (OpenJob.Tried t : open.tried()) {
             Trial test = new Trial.OfCheck(t.check().function().id());
             if (table.indexOf(test) < 0) continue;
-            if (t.result() == Result.RIGHT) seen.add(new Observation.OfTest(test, 0));
-            if (t.result() == Result.COULD_NOT_TEST) seen.add(new Observation.CouldNot(test));
+            if (result(t) == Result.RIGHT) seen.add(new Observation.OfTest(test, 0));
+            if (result(t) == Result.COULD_NOT_TEST) seen.add(new Observation.CouldNot(test));
         }
         wrong().forEach(t -> seen.add(new Observation.OfTest(
                 new Trial.OfCheck(t.check().function().id()),
@@ -64,10 +84,10 @@ record Search(OpenJob open, SymptomTable table) {
         });
         for (Trial test : table.tests())
             if (test instanceof Trial.OfSwap s)
-                open.state().get(entry(s)).ifPresent(said -> seen.add(new Observation.OfTest(s, finding(s, said))));
-        if (open.has(new Entry.MeterProved())) seen.add(new Observation.MeterProved());
-        open.state().all(Entry.PlaceLooked.class).forEach(e -> table.place(e.place())
-                .ifPresent(p -> seen.add(new Observation.OfLook(p, false))));
+                state.get(entry(s)).ifPresent(said -> seen.add(new Observation.OfTest(s, finding(s, said))));
+        if (state.has(new Entry.MeterProved())) seen.add(new Observation.MeterProved());
+        state.all(Entry.PlaceLooked.class)
+                .forEach(e -> table.place(e.place()).ifPresent(p -> seen.add(new Observation.OfLook(p, false))));
         return seen;
     }
 
@@ -81,11 +101,10 @@ record Search(OpenJob open, SymptomTable table) {
 
     private Optional<MeterReading> reading(Trial.Measured m) {
         if (m instanceof Trial.OfReading r)
-            return open.state()
-                    .get(new Entry.ProbeRead(r.at(), r.in()))
+            return state.get(new Entry.ProbeRead(r.at(), r.in()))
                     .map(v -> new MeterReading(Meter.VOLTS, OptionalDouble.of(v.value())));
-        if (m instanceof Trial.OfOhms o) return open.state().get(new Entry.OhmsRead(o.from(), o.to()));
-        return open.state().get(new Entry.StandbyRead());
+        if (m instanceof Trial.OfOhms o) return state.get(new Entry.OhmsRead(o.from(), o.to()));
+        return state.get(new Entry.StandbyRead());
     }
 
     /** Where a job keeps what was read. */
@@ -95,7 +114,7 @@ record Search(OpenJob open, SymptomTable table) {
     }
 
     private int finding(FunctionId function) {
-        Optional<String> said = open.state().get(new Entry.SymptomSeen(function));
+        Optional<String> said = state.get(new Entry.SymptomSeen(function));
         if (said.isEmpty()) return Observation.NOT_RIGHT;
         if (said.get().equals(SOMETIMES)) return Observation.SOMETIMES;
         return finding(new Trial.OfCheck(function), said.get());
@@ -180,6 +199,6 @@ record Search(OpenJob open, SymptomTable table) {
     }
 
     private void gone(List<Change<?>> changes, Entry<?> entry) {
-        if (open.has(entry)) changes.add(Change.gone(entry));
+        if (state.has(entry)) changes.add(Change.gone(entry));
     }
 }
