@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Random;
+import java.util.function.DoubleSupplier;
 import java.util.stream.IntStream;
 import velvetbezel.prove.Meter;
 
@@ -44,7 +44,7 @@ public final class SimulatedCar {
                 .toList());
         return noticed.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new SimulatedCar(table, noticed.get(new Random(seed).nextInt(noticed.size()))));
+                : Optional.of(new SimulatedCar(table, noticed.get(Math.floorMod(seed, noticed.size()))));
     }
 
     public Fault hidden() {
@@ -69,12 +69,12 @@ public final class SimulatedCar {
         return table.findings().get(i).get(mended ? 0 : row.shows()[i]);
     }
 
-    /** What the meter's display says. */
-    public OptionalDouble reads(Trial.Measured test, boolean mended, Random noise) {
+    /** What the meter's display says. @param chance gives numbers from 0 to 1 */
+    public OptionalDouble reads(Trial.Measured test, boolean mended, DoubleSupplier chance) {
         Finding finding = shows(test, mended);
-        if (!(finding instanceof Finding.Between b)) return nothing(test.meter(), noise);
+        if (!(finding instanceof Finding.Between b)) return nothing(test.meter(), chance);
         double middle = (b.low() + b.high()) / 2;
-        double off = SHARE * middle * noise.nextGaussian() + fixed(test.meter()) * noise.nextGaussian();
+        double off = (SHARE * middle + fixed(test.meter())) * (2 * chance.getAsDouble() - 1);
         return OptionalDouble.of(Math.min(b.high(), Math.max(b.low(), middle + off)));
     }
 
@@ -86,11 +86,11 @@ public final class SimulatedCar {
         };
     }
 
-    private static OptionalDouble nothing(Meter meter, Random noise) {
+    private static OptionalDouble nothing(Meter meter, DoubleSupplier chance) {
         return switch (meter) {
-            case VOLTS -> OptionalDouble.of(IN_THE_AIR * noise.nextDouble());
+            case VOLTS -> OptionalDouble.of(IN_THE_AIR * chance.getAsDouble());
             case OHMS -> OptionalDouble.empty();
-            case AMPS -> OptionalDouble.of(AMPS * noise.nextDouble());
+            case AMPS -> OptionalDouble.of(AMPS * chance.getAsDouble());
         };
     }
 }

@@ -109,7 +109,7 @@ class FindController {
     String ask(OpenJob open, Who.Person who) {
         PracticeSearch practice =
                 PracticeSearch.of(open, worked(open)).orElseThrow(() -> new InvalidInput("", Say.it("practice.real")));
-        List<Change<?>> made = practice.answered(ThreadLocalRandom.current());
+        List<Change<?>> made = practice.answered(ThreadLocalRandom.current()::nextDouble);
         return made.isEmpty()
                 ? "redirect:/jobs/%d/find".formatted(open.job().number())
                 : changed(open, who, made, "find");

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Random;
+import java.util.function.DoubleSupplier;
 import velvetbezel.diagnose.Advice;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.RepairPoint;
@@ -33,7 +33,7 @@ record PracticeSearch(OpenJob open, Search search, SimulatedCar car) {
     }
 
     /** What the job says once the car has answered the next thing that is asked; nothing where nothing is. */
-    List<Change<?>> answered(Random noise) {
+    List<Change<?>> answered(DoubleSupplier chance) {
         Optional<FunctionId> unsaid = search.unsaid().stream()
                 .findFirst()
                 .map(t -> t.check().function().id());
@@ -43,15 +43,15 @@ record PracticeSearch(OpenJob open, Search search, SimulatedCar car) {
         if (next.get() instanceof Advice.LookAt l) return looked(l.place());
         if (next.get() instanceof Advice.ProveMeter)
             return List.of(Change.set(new Entry.MeterProved(), Entry.Done.DONE));
-        return next.get() instanceof Advice.Try t ? tried(t.test(), noise) : List.of();
+        return next.get() instanceof Advice.Try t ? tried(t.test(), chance) : List.of();
     }
 
-    private List<Change<?>> tried(Trial test, Random noise) {
+    private List<Change<?>> tried(Trial test, DoubleSupplier chance) {
         if (test instanceof Trial.OfCheck c) return check(c.function());
         if (test instanceof Trial.OfSwap s)
             return List.of(Change.set(Search.entry(s), Search.text((Finding.Symptom) car.shows(s, mended()))));
         Trial.Measured m = (Trial.Measured) test;
-        OptionalDouble shown = car.reads(m, mended(), noise);
+        OptionalDouble shown = car.reads(m, mended(), chance);
         if (m instanceof Trial.OfReading r)
             return List.of(Change.set(new Entry.ProbeRead(r.at(), r.in()), new Volts(shown.orElse(0))));
         MeterReading reading = new MeterReading(m.meter(), shown);
