@@ -65,7 +65,7 @@ class BadInputTest {
         baseline/power | SOMETIMES             | "SOMETIMES" is not allowed; one of NOT_TESTED, WORKED, FAULTY.
         wish/levitation | wanted               | "levitation" is no function of the catalogue; it has power, retained power, memory
         wish/power     | perhaps               | "perhaps" is not allowed; one of must stay, wanted, may go.
-        reading/car.A.7/key off | a lot        | "a lot" is no voltage; type a number such as 12.4.
+        reading/car.A.7/key off | a lot        | "a lot" is no voltage; type it such as 12.4 V.
         budget         | -5                    | "-5" is no amount; type a number such as 450 or 450.00.
         goods/ondel-47/box | perhaps           | "perhaps" is not allowed; one of agrees, differs.
         colour         | red                   | is no field of a job.
