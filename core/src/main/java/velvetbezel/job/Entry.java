@@ -255,6 +255,8 @@ public sealed interface Entry<V> {
     /** What a look at a place showed. */
     enum Look {
         NOTHING_WRONG,
+        /** And again. */
+        NOTHING_WRONG_TWICE,
         MENDED
     }
 

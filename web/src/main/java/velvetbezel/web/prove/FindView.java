@@ -3,8 +3,10 @@ package velvetbezel.web.prove;
 import static velvetbezel.store.JobCodec.key;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import velvetbezel.diagnose.Diagnosis;
@@ -76,33 +78,23 @@ record FindView(
 
     static FindView of(OpenJob open, SymptomTables tables, Frame.Trouble trouble) {
         Frame frame = Frame.of(open, Station.PROVE, trouble);
-        if (open.design().isEmpty()) return plain(frame, Say.it("find.no.kit"), Say.it("find.no.kit.verdict"));
+        if (open.design().isEmpty())
+            return plain(frame, Say.it("find.no.kit"), Say.it("find.no.kit.verdict"), Optional.empty());
         SymptomTables.Work work = tables.of(open.design().get());
-        if (work.failed()) return plain(frame, Say.it("find.failed"), Say.it("find.failed.verdict"));
-        if (work.table().isEmpty())
-            return new FindView(
-                    frame,
-                    Say.it("find.working"),
-                    Say.it("find.working.verdict"),
-                    Optional.of(work.done()),
-                    Optional.empty(),
-                    List.of(),
-                    "",
-                    List.of(),
-                    List.of(),
-                    "",
-                    false,
-                    Optional.empty());
-        Optional<Integer> rest = work.whole() ? Optional.empty() : Optional.of(work.done());
-        return new Shown(open, frame, new Search(open, work.table().get()), rest).view();
+        if (work.failed()) return plain(frame, Say.it("find.failed"), Say.it("find.failed.verdict"), Optional.empty());
+        Optional<Integer> working = work.whole() ? Optional.empty() : Optional.of(work.done());
+        return work.table()
+                .map(t -> new Shown(open, frame, new Search(open, t), working).view())
+                .orElseGet(() -> plain(frame, Say.it("find.working"), Say.it("find.working.verdict"), working));
     }
 
-    private static FindView plain(Frame frame, String heading, String verdict) {
+    /** A page without anything to say but why. */
+    private static FindView plain(Frame frame, String heading, String verdict, Optional<Integer> working) {
         return new FindView(
                 frame,
                 heading,
                 verdict,
-                Optional.empty(),
+                working,
                 Optional.empty(),
                 List.of(),
                 "",
@@ -237,12 +229,13 @@ record FindView(
         }
 
         private List<Seen> seen() {
-            List<Seen> seen = new ArrayList<>();
+            // a place that was looked at twice is one line
+            Set<Seen> seen = new LinkedHashSet<>();
             search.seen().forEach(o -> said(o).ifPresent(seen::add));
             search.measured().forEach((m, reading) -> {
                 if (!reading.possible()) seen.add(reading(m, Say.it("find.not.possible")));
             });
-            return seen;
+            return List.copyOf(seen);
         }
 
         private Optional<Seen> said(Observation o) {

@@ -23,6 +23,7 @@ import velvetbezel.function.FunctionId;
 import velvetbezel.job.Entry;
 import velvetbezel.prove.Meter;
 import velvetbezel.prove.Result;
+import velvetbezel.store.JobCodec;
 import velvetbezel.web.job.OpenJob;
 import velvetbezel.web.job.SymptomWords;
 import velvetbezel.web.prove.Ask.Answer;
@@ -186,13 +187,14 @@ final class NextThing {
     }
 
     private Ask look(RepairPoint place, double belief) {
+        Entry.PlaceLooked looked = new Entry.PlaceLooked(place.name());
         return new Ask(
                 Say.it("find.look", place.words()),
                 Say.it("find.look." + place.kind()),
                 Say.it("find.look.why", Words.percent(belief), Words.minutes(place.cost())),
                 List.of(new Answer(
-                        key(new Entry.PlaceLooked(place.name())),
-                        "nothing wrong",
+                        key(looked),
+                        JobCodec.text(looked, search.nothingAt(place)),
                         Say.it("find.nothing.there"),
                         false)),
                 "",

@@ -73,6 +73,6 @@ record PracticeSearch(OpenJob open, Search search, SimulatedCar car) {
     private List<Change<?>> looked(RepairPoint place) {
         return car.hidden().place().equals(place) && !mended()
                 ? search.mended(place.name(), Optional.of(car.hidden().kind()))
-                : List.of(Change.set(new Entry.PlaceLooked(place.name()), Entry.Look.NOTHING_WRONG));
+                : List.of(Change.set(new Entry.PlaceLooked(place.name()), search.nothingAt(place)));
     }
 }

@@ -12,6 +12,7 @@ import velvetbezel.diagnose.Diagnosis;
 import velvetbezel.diagnose.FaultKind;
 import velvetbezel.diagnose.Finding;
 import velvetbezel.diagnose.Observation;
+import velvetbezel.diagnose.RepairPoint;
 import velvetbezel.diagnose.SymptomTable;
 import velvetbezel.diagnose.Trial;
 import velvetbezel.function.FunctionId;
@@ -86,8 +87,11 @@ record Search(OpenJob open, SymptomTable table, JobState state) {
             if (test instanceof Trial.OfSwap s)
                 state.get(entry(s)).ifPresent(said -> seen.add(new Observation.OfTest(s, finding(s, said))));
         if (state.has(new Entry.MeterProved())) seen.add(new Observation.MeterProved());
-        state.all(Entry.PlaceLooked.class)
-                .forEach(e -> table.place(e.place()).ifPresent(p -> seen.add(new Observation.OfLook(p, false))));
+        for (Entry.PlaceLooked e : state.all(Entry.PlaceLooked.class))
+            table.place(e.place()).ifPresent(p -> {
+                seen.add(new Observation.OfLook(p, false));
+                if (state.says(e, Entry.Look.NOTHING_WRONG_TWICE)) seen.add(new Observation.OfLook(p, false));
+            });
         return seen;
     }
 
@@ -105,6 +109,13 @@ record Search(OpenJob open, SymptomTable table, JobState state) {
                     .map(v -> new MeterReading(Meter.VOLTS, OptionalDouble.of(v.value())));
         if (m instanceof Trial.OfOhms o) return state.get(new Entry.OhmsRead(o.from(), o.to()));
         return state.get(new Entry.StandbyRead());
+    }
+
+    /** What is said of a place where nothing wrong was seen, the first time and again. */
+    Entry.Look nothingAt(RepairPoint place) {
+        return state.has(new Entry.PlaceLooked(place.name()))
+                ? Entry.Look.NOTHING_WRONG_TWICE
+                : Entry.Look.NOTHING_WRONG;
     }
 
     /** Where a job keeps what was read. */
