@@ -1,8 +1,5 @@
 package velvetbezel.circuit;
 
-import java.util.List;
-import java.util.stream.IntStream;
-
 /**
  * Numbers nodes of an island, the farthest first: a harness is nearly a tree, and a tree that is eliminated from its ends
  * fills nothing in.
@@ -12,13 +9,12 @@ final class FarFirst {
 
     /**
      * @param reference is given no number
+     * @param ends      of the branches, two by two
      * @param row       to be filled: -1 for every node that is not reached
      * @return how many there are
      */
-    static int number(int nodes, int reference, List<Branch> branches, int[] row) {
+    static int number(int nodes, int reference, int[] ends, int[] row) {
         int[] first = new int[nodes + 1];
-        int[] ends =
-                branches.stream().flatMapToInt(b -> IntStream.of(b.a(), b.b())).toArray();
         for (int end : ends) first[end + 1]++;
         for (int n = 0; n < nodes; n++) first[n + 1] += first[n];
         int[] beside = new int[ends.length];

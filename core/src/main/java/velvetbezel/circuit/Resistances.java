@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.data.DMatrixSparseTriplet;
@@ -45,7 +46,8 @@ public final class Resistances {
         asked.stream().distinct().forEach(n -> wanted.computeIfAbsent(islands.of(n), k -> new ArrayList<>())
                 .add(n));
         wanted.forEach((island, nodes) -> {
-            if (members.containsKey(island)) factor(net.nodes(), members.get(island), nodes);
+            // between a node and itself there is nothing to solve
+            if (nodes.size() > 1 && members.containsKey(island)) factor(net.nodes(), members.get(island), nodes);
         });
     }
 
@@ -53,7 +55,11 @@ public final class Resistances {
         int[] row = new int[nodes];
         Arrays.fill(row, -1);
         int reference = asked.get(0);
-        int size = FarFirst.number(nodes, reference, resistors, row);
+        int size = FarFirst.number(
+                nodes,
+                reference,
+                resistors.stream().flatMapToInt(b -> IntStream.of(b.a(), b.b())).toArray(),
+                row);
         DMatrixSparseTriplet triplet = new DMatrixSparseTriplet(size, size, 4 * resistors.size());
         for (Branch b : resistors) {
             int a = row[b.a()];
@@ -74,7 +80,6 @@ public final class Resistances {
         DMatrixSparseCSC matrix = DConvertMatrixStruct.convert(triplet, (DMatrixSparseCSC) null);
         CommonOps_DSCC.duplicatesAdd(matrix, null);
         LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver = LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
-        if (asked.isEmpty()) return;
         if (!solver.setA(matrix))
             throw new IllegalStateException("Resistors of %d nodes have no single solution.".formatted(matrix.numRows));
         DMatrixRMaj right = new DMatrixRMaj(matrix.numRows, asked.size());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
@@ -97,9 +98,9 @@ final class Solver {
                 net.nodes(),
                 reference,
                 members.stream()
-                        .map(i -> branches[i])
-                        .filter(b -> !(b instanceof Branch.Current))
-                        .toList(),
+                        .filter(i -> !(branches[i] instanceof Branch.Current))
+                        .flatMapToInt(i -> IntStream.of(branches[i].a(), branches[i].b()))
+                        .toArray(),
                 row);
         List<Integer> ideal = members.stream()
                 .filter(i -> branches[i] instanceof Branch.Source s && s.ohms() == 0)

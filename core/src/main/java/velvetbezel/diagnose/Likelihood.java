@@ -29,8 +29,7 @@ final class Likelihood {
         return test instanceof Trial.Measured ? reading(of, predicted, seen) : check(predicted, seen);
     }
 
-    /** What no fault here changes is predicted to be right. */
-    static double check(int predicted, int seen) {
+    private static double check(int predicted, int seen) {
         if (seen == Observation.NONE_OF_THEM) return predicted == 0 ? UNHEARD_OF_AND_RIGHT : UNHEARD_OF;
         if (seen == Observation.NOT_RIGHT) return predicted == 0 ? RIGHT_FOR_WRONG : AS_PREDICTED;
         if (seen == predicted) return AS_PREDICTED;

@@ -178,34 +178,19 @@ final class TableRun {
     }
 
     private static List<Picture> scenes(Run run, Memory start, CarFunction f) {
-        return run.through(states(f), start).stream().map(Settled::picture).toList();
-    }
-
-    private static List<VehicleState> states(CarFunction f) {
-        VehicleState state = VehicleState.AT_REST;
-        List<VehicleState> states = new ArrayList<>();
-        for (CarFunction.Scene s : f.scenario()) {
-            state = s.set().from(state);
-            states.add(state);
-        }
-        return states;
+        return run.through(f.states(), start).stream().map(Settled::picture).toList();
     }
 
     // --- the table of what they showed
 
     private SymptomTable table(List<Result> results, Shown right, List<Swaps.Swap> swaps) {
-        List<Trial> tests = new ArrayList<>();
-        List<List<Finding>> findings = new ArrayList<>();
-        List<int[]> columns = new ArrayList<>();
+        Columns columns = new Columns();
         for (int i = 0; i < functions.size(); i++) {
             int check = i;
-            column(
+            columns.add(
                     new Trial.OfCheck(functions.get(i).id()),
                     Finding.Symptom.RIGHT,
-                    results.stream().<Finding>map(r -> r.symptoms.get(check)).toList(),
-                    tests,
-                    findings,
-                    columns);
+                    results.stream().<Finding>map(r -> r.symptoms.get(check)).toList());
         }
         for (int t = 0; t < meters.trials().size(); t++) {
             int place = t;
@@ -214,32 +199,27 @@ final class TableRun {
                     trial.meter(),
                     right.read.get(place),
                     results.stream().map(r -> r.read.get(place)).toList());
-            column(
+            columns.add(
                     trial,
                     bands.of(right.read.get(place)),
-                    results.stream().map(r -> bands.of(r.read.get(place))).toList(),
-                    tests,
-                    findings,
-                    columns);
+                    results.stream().map(r -> bands.of(r.read.get(place))).toList());
         }
-        for (Swaps.Swap swap : swaps) exchanged(swap, results, right, tests, findings, columns);
+        for (Swaps.Swap swap : swaps) exchanged(swap, results, right, columns);
         List<SymptomTable.Row> rows = new ArrayList<>();
         for (int r = 0; r < results.size(); r++) {
             int row = r;
             rows.add(new SymptomTable.Row(
-                    results.get(r).fault, columns.stream().mapToInt(c -> c[row]).toArray()));
+                    results.get(r).fault,
+                    columns.shows.stream().mapToInt(c -> c[row]).toArray()));
         }
         return new SymptomTable(
-                tests, findings, tests.stream().map(this::scenes).toList(), rows);
+                columns.tests,
+                columns.findings,
+                columns.tests.stream().map(this::scenes).toList(),
+                rows);
     }
 
-    private void exchanged(
-            Swaps.Swap swap,
-            List<Result> results,
-            Shown right,
-            List<Trial> tests,
-            List<List<Finding>> findings,
-            List<int[]> columns) {
+    private void exchanged(Swaps.Swap swap, List<Result> results, Shown right, Columns columns) {
         Installation swapped = healthy.with(swap.exchange());
         Run run = run(swapped);
         Memory start = start(swapped);
@@ -253,15 +233,12 @@ final class TableRun {
         if (changed.isEmpty()) return;
         FunctionId again = functions.get(changed.get(0)).id();
         Finding.Symptom exchanged = symptom(swapped, again, right);
-        column(
+        columns.add(
                 new Trial.OfSwap(swap.exchange(), again, swap.words()),
                 exchanged,
                 results.parallelStream()
                         .map(r -> exchanged(r, changed, exchanged, swapped, right))
-                        .toList(),
-                tests,
-                findings,
-                columns);
+                        .toList());
     }
 
     /** A fault that one side notices is run with the exchange; one that none does shows no more, one that both do the same. */
@@ -281,22 +258,23 @@ final class TableRun {
         return functions.stream()
                 .filter(f -> test.equals(new Trial.OfCheck(f.id())))
                 .findFirst()
-                .map(TableRun::states)
+                .map(CarFunction::states)
                 .orElse(List.of());
     }
 
-    private static void column(
-            Trial test,
-            Finding healthy,
-            List<Finding> shown,
-            List<Trial> tests,
-            List<List<Finding>> findings,
-            List<int[]> columns) {
-        Map<Finding, Integer> places = new LinkedHashMap<>(Map.of(healthy, 0));
-        shown.forEach(f -> places.putIfAbsent(f, places.size()));
-        if (places.size() < 2) return;
-        tests.add(test);
-        findings.add(List.copyOf(places.keySet()));
-        columns.add(shown.stream().mapToInt(places::get).toArray());
+    /** Tests at which some fault shows something, what each can show, and what each fault shows of it. */
+    private static final class Columns {
+        private final List<Trial> tests = new ArrayList<>();
+        private final List<List<Finding>> findings = new ArrayList<>();
+        private final List<int[]> shows = new ArrayList<>();
+
+        void add(Trial test, Finding healthy, List<Finding> shown) {
+            Map<Finding, Integer> places = new LinkedHashMap<>(Map.of(healthy, 0));
+            shown.forEach(f -> places.putIfAbsent(f, places.size()));
+            if (places.size() < 2) return;
+            tests.add(test);
+            findings.add(List.copyOf(places.keySet()));
+            shows.add(shown.stream().mapToInt(places::get).toArray());
+        }
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import velvetbezel.sheet.LeadRole;
 import velvetbezel.sheet.ScenarioStep;
+import velvetbezel.state.VehicleState;
 
 /**
  * A function as data: what is done to the car, and what must then be true.
@@ -37,6 +38,17 @@ public record CarFunction(
         public Scene {
             expects = List.copyOf(expects);
         }
+    }
+
+    /** How the car stands at each step of the scenario, from a parked car on. */
+    public List<VehicleState> states() {
+        List<VehicleState> states = new ArrayList<>();
+        VehicleState state = VehicleState.AT_REST;
+        for (Scene scene : scenario) {
+            state = scene.set().from(state);
+            states.add(state);
+        }
+        return states;
     }
 
     boolean pressesButtons() {

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import velvetbezel.function.CarFunction;
 import velvetbezel.function.CheckPhase;
 import velvetbezel.state.StateField;
 import velvetbezel.state.VehicleState;
@@ -20,7 +19,7 @@ final class CheckOrder {
     private final Map<Check, List<VehicleState>> states = new LinkedHashMap<>();
 
     private CheckOrder(List<Check> checks) {
-        checks.forEach(c -> states.put(c, states(c.function())));
+        checks.forEach(c -> states.put(c, c.function().states()));
     }
 
     static List<Check> of(List<Check> checks) {
@@ -32,16 +31,6 @@ final class CheckOrder {
                     .toList()));
         checks.stream().filter(order::asleep).forEach(all::add);
         return all;
-    }
-
-    private static List<VehicleState> states(CarFunction f) {
-        List<VehicleState> passed = new ArrayList<>();
-        VehicleState state = VehicleState.AT_REST;
-        for (CarFunction.Scene s : f.scenario()) {
-            state = s.set().from(state);
-            passed.add(state);
-        }
-        return passed;
     }
 
     private boolean asleep(Check check) {

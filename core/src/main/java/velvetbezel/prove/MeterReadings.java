@@ -17,7 +17,6 @@ import velvetbezel.harness.Installation;
 import velvetbezel.harness.JointId;
 import velvetbezel.harness.TerminalId;
 import velvetbezel.run.Assumption;
-import velvetbezel.run.Memory;
 import velvetbezel.run.Picture;
 import velvetbezel.run.Run;
 import velvetbezel.run.Settled;
@@ -81,15 +80,10 @@ public final class MeterReadings {
     /** At the first step that expects something. */
     private Picture picture(CarFunction asked) {
         CarFunction f = facilities.bind(asked);
-        List<VehicleState> states = new ArrayList<>();
-        VehicleState state = VehicleState.AT_REST;
-        for (CarFunction.Scene s : f.scenario()) {
-            state = s.set().from(state);
-            states.add(state);
-            if (!s.expects().isEmpty()) break;
-        }
-        Memory start = first.memory();
-        List<Settled> passed = run.through(states, start);
+        long before =
+                f.scenario().stream().takeWhile(s -> s.expects().isEmpty()).count();
+        List<VehicleState> states = f.states().stream().limit(before + 1).toList();
+        List<Settled> passed = run.through(states, first.memory());
         return passed.get(passed.size() - 1).picture();
     }
 

@@ -141,14 +141,7 @@ public final class JobCodec {
                                 .findFirst()
                                 .map(s -> new Entry.ProbeRead(at, s)))),
                 JobTexts.VOLTS);
-        each(
-                "ohms",
-                Entry.OhmsRead.class,
-                e -> e.from() + OHMS_TO + e.to(),
-                id -> split(id, id.indexOf(OHMS_TO), List::of).flatMap(two -> lead(two.get(0))
-                        .flatMap(from -> lead(two.get(1).substring(OHMS_TO.length() - 1))
-                                .map(to -> new Entry.OhmsRead(from, to)))),
-                MeterText.of(Meter.OHMS));
+        each("ohms", Entry.OhmsRead.class, e -> e.from() + OHMS_TO + e.to(), JobCodec::ohms, MeterText.of(Meter.OHMS));
         one("standby", new Entry.StandbyRead(), MeterText.of(Meter.AMPS));
         one("meter proved", new Entry.MeterProved(), DONE);
         each(
@@ -333,6 +326,13 @@ public final class JobCodec {
 
     private static Optional<Entry.StepDone> step(String id) {
         return id.matches("\\d{6}-[0-9a-z]{1,8}") ? Optional.of(new Entry.StepDone(id)) : Optional.empty();
+    }
+
+    private static Optional<Entry.OhmsRead> ohms(String id) {
+        String[] two = id.split(OHMS_TO, 2);
+        return two.length < 2
+                ? Optional.empty()
+                : lead(two[0]).flatMap(from -> lead(two[1]).map(to -> new Entry.OhmsRead(from, to)));
     }
 
     private static Optional<Entry.SignSeen> sign(String id) {

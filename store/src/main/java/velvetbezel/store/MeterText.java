@@ -16,6 +16,9 @@ final class MeterText {
     private static final String OPEN = "open";
     private static final Pattern NUMBER = Pattern.compile("(-?\\d{1,9}(?:[.,]\\d{1,4})?)\\s*([\\p{L}]*)");
     private static final int DIGITS = 4;
+    /** More is a slip of the finger. */
+    private static final double MOST_VOLTS = 1000;
+
     /** What a unit without its prefix is called. */
     private static final Map<Meter, Pattern> UNITS = Map.of(
             Meter.VOLTS, Pattern.compile("(m?)(?:[vV]|volts?)"),
@@ -50,8 +53,11 @@ final class MeterText {
         if (!unit.isEmpty() && !of.matches())
             throw refused("\"%s\" is in another unit than is asked for; type it such as %s.", text, meter);
         double scale = unit.isEmpty() ? 1 : scale(of.group(1));
-        return new MeterReading(
+        MeterReading reading = new MeterReading(
                 meter, OptionalDouble.of(Double.parseDouble(number.group(1).replace(',', '.')) * scale));
+        if (meter == Meter.VOLTS && Math.abs(reading.shown().getAsDouble()) >= MOST_VOLTS)
+            throw refused("\"%s\" is no " + NAMES.get(meter) + " of a car; type it such as %s.", text, meter);
+        return reading;
     }
 
     private static double scale(String prefix) {

@@ -56,6 +56,7 @@ class MeterTextTest {
                 "VOLTS | 4 Ω | another unit",
                 "VOLTS | open | is no voltage",
                 "VOLTS | 12.4.1 | is no voltage",
+                "VOLTS | 1240 | is no voltage of a car",
                 "AMPS | none | is no current"
             })
     void unitThatIsMissingOrWrongIsAskedFor(Meter meter, String text, String says) {

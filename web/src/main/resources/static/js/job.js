@@ -289,15 +289,15 @@ function trace(lead) {
 
 /** What is being worked out beside the page appears as it comes. */
 async function watch(job) {
-  for (;;) {
-    const working = document.querySelector('[data-refresh]');
-    if (!working) return;
+  let working = document.querySelector('[data-refresh]');
+  if (!working) return;
+  while (working) {
     await new Promise((resolve) => setTimeout(resolve, Number(working.dataset.refresh)));
     try {
       const page = await pageAt(location.href);
-      if (!isStation(page)) continue;
-      follow(page);
-      job.keep();
+      if (isStation(page)) follow(page);
     } catch { /* the next try follows */ }
+    working = document.querySelector('[data-refresh]');
   }
+  job.keep();
 }

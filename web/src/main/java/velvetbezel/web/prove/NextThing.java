@@ -52,10 +52,8 @@ final class NextThing {
 
     /** What is not right is asked for its symptom first. */
     Optional<Ask> of(Diagnosis d) {
-        return search.unsaid().stream()
-                .findFirst()
-                .map(t -> symptom(t.check().function()))
-                .or(() -> d.next().flatMap(this::of));
+        return search.unsaid().map(t -> symptom(t.check().function())).or(() -> d.next()
+                .flatMap(this::of));
     }
 
     private Optional<Ask> of(Advice advice) {

@@ -34,10 +34,8 @@ record PracticeSearch(OpenJob open, Search search, SimulatedCar car) {
 
     /** What the job says once the car has answered the next thing that is asked; nothing where nothing is. */
     List<Change<?>> answered(DoubleSupplier chance) {
-        Optional<FunctionId> unsaid = search.unsaid().stream()
-                .findFirst()
-                .map(t -> t.check().function().id());
-        if (unsaid.isPresent()) return check(unsaid.get());
+        Optional<OpenJob.Tried> unsaid = search.unsaid();
+        if (unsaid.isPresent()) return check(unsaid.get().check().function().id());
         Optional<Advice> next = search.diagnosis().next();
         if (next.isEmpty()) return List.of();
         if (next.get() instanceof Advice.LookAt l) return looked(l.place());

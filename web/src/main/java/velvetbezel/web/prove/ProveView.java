@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import velvetbezel.function.CheckPhase;
 import velvetbezel.function.FunctionId;
@@ -116,6 +117,9 @@ public record ProveView(
                 .or(() -> asked.isPresent()
                         ? Optional.empty()
                         : due.stream().filter(t -> t.result() == Result.OPEN).findFirst());
+        List<TestLine> lines = due.stream()
+                .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
+                .toList();
         return new ProveView(
                 frame,
                 heading(due),
@@ -124,24 +128,23 @@ public record ProveView(
                 true,
                 FirstPower.of(open),
                 current.map(t -> current(open, t, due, meter(open))),
-                due.stream()
-                        .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
-                        .toList(),
-                groups(open, due, current),
+                lines,
+                groups(due, lines),
                 open.tried().stream()
                         .filter(t -> !t.check().due())
                         .map(t -> TestLine.of(open, t, false))
                         .toList());
     }
 
-    private static List<Group> groups(OpenJob open, List<OpenJob.Tried> due, Optional<OpenJob.Tried> current) {
+    /** @param lines one for each of those due */
+    private static List<Group> groups(List<OpenJob.Tried> due, List<TestLine> lines) {
         List<Group> groups = new ArrayList<>();
         for (CheckPhase phase : CheckPhase.values()) {
-            List<TestLine> lines = due.stream()
-                    .filter(t -> t.check().function().phase() == phase)
-                    .map(t -> TestLine.of(open, t, current.filter(t::equals).isPresent()))
+            List<TestLine> own = IntStream.range(0, due.size())
+                    .filter(i -> due.get(i).check().function().phase() == phase)
+                    .mapToObj(lines::get)
                     .toList();
-            if (!lines.isEmpty()) groups.add(new Group(Say.it("prove.phase." + phase), lines));
+            if (!own.isEmpty()) groups.add(new Group(Say.it("prove.phase." + phase), own));
         }
         return groups;
     }

@@ -49,13 +49,13 @@ record Search(OpenJob open, SymptomTable table, JobState state) {
     /** It is wrong at times only. */
     static final String SOMETIMES = "sometimes";
 
-    /** Checks that are not right, and of which nobody said in which way. */
-    List<OpenJob.Tried> unsaid() {
+    /** A check that is not right, and of which nobody said in which way. */
+    Optional<OpenJob.Tried> unsaid() {
         return wrong().stream()
                 .filter(t -> !state.has(
                                 new Entry.SymptomSeen(t.check().function().id()))
                         && table.indexOf(new Trial.OfCheck(t.check().function().id())) >= 0)
-                .toList();
+                .findFirst();
     }
 
     /** Not right now, and not so before anything was touched. */

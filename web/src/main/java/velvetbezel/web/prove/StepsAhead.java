@@ -26,18 +26,22 @@ record StepsAhead(Frame frame, List<Step> steps) {
 
     static StepsAhead of(OpenJob open, Search search) {
         List<Step> steps = new ArrayList<>();
-        add(open, search, ROOT, DEEP, steps);
+        add(open, search, next(open, search), ROOT, DEEP, steps);
         return new StepsAhead(Frame.of(open, Station.PROVE, Frame.Trouble.NONE), steps);
     }
 
-    private static void add(OpenJob open, Search search, String id, int deep, List<Step> steps) {
+    private static Optional<Ask> next(OpenJob open, Search search) {
+        return new NextThing(open, search).of(search.diagnosis());
+    }
+
+    /** @param ask what this search asks next */
+    private static void add(OpenJob open, Search search, Optional<Ask> ask, String id, int deep, List<Step> steps) {
         if (deep == 0) return;
-        Optional<Ask> ask = new NextThing(open, search).of(search.diagnosis());
         List<Ask.Answer> answers = ask.map(Ask::answers).orElse(List.of());
         for (int i = 0; i < Math.min(ANSWERS, answers.size()); i++) {
             Ask.Answer a = answers.get(i);
             Search then = search.after(List.of(JobCodec.change(a.field(), a.value())));
-            Optional<Ask> next = new NextThing(open, then).of(then.diagnosis());
+            Optional<Ask> next = next(open, then);
             String own = id + "." + i;
             steps.add(new Step(
                     own,
@@ -47,7 +51,7 @@ record StepsAhead(Frame frame, List<Step> steps) {
                     next.map(Ask::title).orElse(Say.it("find.none.fits")),
                     next.map(Ask::why).orElse(Say.it("find.none.fits.verdict")),
                     next));
-            add(open, then, own, deep - 1, steps);
+            add(open, then, next, own, deep - 1, steps);
         }
     }
 }
